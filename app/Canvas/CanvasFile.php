@@ -54,7 +54,7 @@ final class CanvasFile
         $answer->setEtag("{$canvas->id}-{$canvas->operation_count}");
         if (! $answer->isNotModified($request)) {
             $pictures = new EmbeddedPictures($canvas->prompt->holder());
-            $answer->setContent(SceneSvg::document($canvas->scene(), $pictures));
+            $answer->setContent(SceneSvg::document($canvas->sceneSeen(), $pictures));
         }
 
         return $answer;
@@ -63,7 +63,7 @@ final class CanvasFile
     /** @return ?string null where there is no such page */
     public static function bytes(Canvas $canvas, string $format, int $page): ?string
     {
-        $scene = $canvas->scene();
+        $scene = $canvas->sceneSeen();
         $pictures = new EmbeddedPictures($canvas->prompt->holder());
         $work = $scene->withoutInstruments();
         $pageId = array_map(strval(...), array_keys($scene->pages))[$page - 1] ?? null;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Models\Canvas;
 use App\Models\LoggedOperation;
 use App\Models\TalkThrough;
 use Crag\Canvas\Log\Replay;
@@ -17,15 +18,20 @@ final class ReplayAnswer
      * @param  Collection<int, LoggedOperation>  $rows
      * @param  ?TalkThrough  $talk  on whose clock the steps are
      */
-    public static function of(Replay $replay, Collection $rows, ?TalkThrough $talk = null): Response
-    {
+    public static function of(
+        Replay $replay,
+        Collection $rows,
+        Canvas $canvas,
+        ?TalkThrough $talk = null,
+    ): Response {
         return response(
             sprintf(
-                '{"lasts":%d,"rubbed":%s,"filmed":%s,"captions":%s,"steps":%s,"operations":[%s]}',
+                '{"lasts":%d,"rubbed":%s,"filmed":%s,"captions":%s,"boxes":%s,"steps":%s,"operations":[%s]}',
                 $talk->lasts_ms ?? $replay->lasts(),
                 json_encode($replay->rubbedOut, JSON_THROW_ON_ERROR),
                 $talk?->is_filmed === true ? 'true' : 'false',
                 json_encode($talk?->captions()->lines ?? [], JSON_THROW_ON_ERROR),
+                json_encode($canvas->boxes(), JSON_THROW_ON_ERROR),
                 json_encode(
                     array_map(static fn (array $step): array => [$step['from'], $step['to']], $replay->steps),
                     JSON_THROW_ON_ERROR,

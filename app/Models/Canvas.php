@@ -8,6 +8,7 @@ use App\Canvas\KeptScene;
 use Crag\Canvas\Log\Author;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Scene;
+use Crag\Prompt\Question\Question;
 use Crag\Prompt\Sharing;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -140,5 +141,27 @@ final class Canvas extends Model
         }
 
         return Scene::fold(LoggedOperation::read($this->operations()->where('n', '<=', $upTo)));
+    }
+
+    /** The same as it is seen: with the answer boxes on its pages, and what is answered in them. */
+    public function sceneSeen(?int $upTo = null): Scene
+    {
+        return $this->scene($upTo)->withBoxes($this->questions());
+    }
+
+    /** @return list<array{int, array<string, mixed>}> as {@see Prompt::boxesFor} */
+    public function boxes(): array
+    {
+        $seat = $this->loadMissing('seat')->seat;
+
+        return $seat === null ? [] : $this->prompt->boxesFor($seat);
+    }
+
+    /** @return list<Question> what is asked on it: of nobody in particular, nothing */
+    public function questions(): array
+    {
+        $seat = $this->loadMissing('seat')->seat;
+
+        return $seat === null ? [] : $this->prompt->forSeat($seat)->questions;
     }
 }

@@ -161,6 +161,7 @@ final class Prompt extends Model
     {
         return hash('crc32b', (string) json_encode([
             $this->backdrop->toArray(),
+            $this->details['questions'] ?? [],
             $this->pages?->toArray(),
             $this->handouts()->pluck('id'),
         ]));
@@ -186,6 +187,31 @@ final class Prompt extends Model
         $holder = $this->sharing() === Sharing::Each ? $seat : Together::found($seat, $this) ?? $seat;
 
         return $this->value()->forStudent($this->id, $holder->n);
+    }
+
+    /** @return list<array{int, array<string, mixed>}> questions with a place on its pages, each behind its number */
+    public function boxes(): array
+    {
+        return self::placed($this->value(), '');
+    }
+
+    /** @return list<array{int, array<string, mixed>}> the same with one student's values */
+    public function boxesFor(Seat $seat): array
+    {
+        return self::placed($this->forSeat($seat), $seat->id);
+    }
+
+    /** @return list<array{int, array<string, mixed>}> */
+    private static function placed(PlanPrompt $prompt, string $seed): array
+    {
+        $boxes = [];
+        foreach ($prompt->questions as $i => $question) {
+            if ($question->spot !== null) {
+                $boxes[] = [$i + 1, $question->forStudent($seed)];
+            }
+        }
+
+        return $boxes;
     }
 
     public function question(string $id, Seat $seat): ?Question

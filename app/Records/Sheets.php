@@ -109,7 +109,7 @@ final class Sheets
     {
         $prompt = $canvas->prompt;
         $mine = $canvas->seat === null ? $prompt->value() : $prompt->forSeat($canvas->seat);
-        $scene = $canvas->scene()->withoutInstruments();
+        $scene = $canvas->scene()->withoutInstruments()->withBoxes($canvas->seat === null ? [] : $mine->questions);
         $judgement = $canvas->check?->judgement() ?? Judgement::nothing();
         $cells = [];
         foreach (array_keys($scene->pages) as $i => $page) {
@@ -138,6 +138,9 @@ final class Sheets
     {
         $answers = [];
         foreach ($prompt->questions as $i => $question) {
+            if (! $question->takesAnswer()) {
+                continue;
+            }
             $value = $scene->answerTo($question);
             $verdict = $value === null || ! $choice->withChecks ? null : $question->compare($value);
             $answers[] =

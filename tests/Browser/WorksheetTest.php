@@ -36,7 +36,7 @@ final class WorksheetTest extends BrowserTestCase
         $this->saved($teacher, 5);
         $this->assertAccessible($teacher, 'a worksheet with its gaps', '#plan-side');
 
-        $plan = (string) $this->sql('select id from plans');
+        $plan = $this->plan();
         $teacher->visit(self::$crag->address()."/plan/{$plan}/start");
         $teacher->type('#name', 'Ms Okafor-Lind')->click('.btn-go');
         $teacher->find('#grid[data-ready]');
@@ -72,12 +72,125 @@ final class WorksheetTest extends BrowserTestCase
         }
     }
 
+    public function test_boxes_are_drawn_by_hand_and_answered_small_and_large_by_field_tick_and_mark(): void
+    {
+        $teacher = $this->person('teacher')->visit(self::$crag->address().'/plans');
+        $teacher->click('.library-head .btn-go')->click('#plan-add')->seen('#draw-boxes');
+        $teacher->find('#plan-bench [data-ready]');
+        $paper = '#plan-bench .page-paper';
+        $boxes = [
+            ['number', [[.1, .1], [.3, .16]]], ['tick', [[.5, .1], [.54, .16]]], ['drawing', [[.1, .5], [.4, .9]]],
+            ['marked', [[.5, .5], [.6, .56]]], ['', [[.7, .5], [.8, .56]]], ['text', [[.5, .7], [.9, .9]]],
+        ];
+        foreach ($boxes as $i => [$kind, $line]) {
+            if ($kind !== '') {
+                $teacher->choose('#box-kind', $kind);
+            }
+            if ($i === 0) {
+                $teacher->click('#draw-boxes');
+            }
+            $teacher->draw($paper, $line);
+            $n = $i < 4 ? $i + 1 : $i;
+            $teacher->until(
+                fn (): bool => count($teacher->all('#question-list > li')) === $n,
+                "{$n} questions after box {$i}",
+            );
+        }
+        self::assertCount(2, $teacher->all('.spot-printed'), 'two printed answers of one question');
+        // A press that goes nowhere makes no box, and Escape gives the page back to the pen.
+        $teacher->draw($paper, [[.9, .3], [.9, .3]]);
+        $teacher->press("\u{E00C}");
+        self::assertSame('false', $teacher->find('#draw-boxes')->getAttribute('aria-pressed'));
+        self::assertCount(5, $teacher->all('#question-list > li'));
+        // Keys move a box and change its size; a printed answer has a handle of its own.
+        $teacher->run(<<<'JS'
+            const press = (handle, key, shiftKey) => document.querySelector(handle)
+                .dispatchEvent(new KeyboardEvent('keydown', { key, shiftKey, bubbles: true }));
+            press('[data-spot="q1"]', 'ArrowDown', false);
+            press('[data-spot="q1"]', 'ArrowDown', true);
+            press('[data-spot="q4 c2"]', 'ArrowRight', false);
+            JS);
+        $this->assertAccessible($teacher, 'drawn boxes', '.plan-middle');
+        $this->saved($teacher, 5);
+        $details = json_decode($this->details(), true);
+        self::assertIsArray($details);
+        $kinds = array_column($details['questions'], 'kind');
+        self::assertSame(['number', 'tick', 'drawing', 'marked', 'text'], $kinds);
+        self::assertEqualsWithDelta(70, $details['questions'][0]['spot']['h'], 6, 'a key made it taller');
+        self::assertEqualsWithDelta(1130, $details['questions'][3]['options'][1]['x'], 8, 'a key moved it');
+
+        $plan = $this->plan();
+        $teacher->visit(self::$crag->address()."/plan/{$plan}/start");
+        $teacher->type('#name', 'Ms Okafor-Lind')->click('.btn-go');
+        $teacher->find('#grid[data-ready]');
+        $code = str_replace(' ', '', $teacher->text('.door-letters'));
+        // On a page that is seen small, a box is pressed and answered at the foot of the page.
+        $wren = $this->join('Wren', $code, 390, 844);
+        $this->seeAll($wren);
+        $dots = fn (): array => array_values(array_filter(
+            $wren->all('.spot-dot'),
+            static fn ($dot): bool => $dot->isDisplayed(),
+        ));
+        $wren->until(fn (): bool => count($dots()) === 5, 'a dot for each box');
+        $dots()[0]->click();
+        $wren->seen('.answer-strip');
+        $wren->type('.answer-strip input', '240 N');
+        $wren->click('.answer-strip-button:nth-of-type(2)');
+        $wren->click('.answer-strip .question-tick');
+        $this->assertAccessible($wren, 'a box answered at the foot of the page', '.answer-strip');
+        // The page is turned to its writing size with the strip open: the field goes home, with what stands in it.
+        $wren->run('document.querySelector("[data-zoom=fit]").click()');
+        $wren->until(
+            fn (): bool => $wren->run('return document.querySelector(".answer-strip").hidden') === true,
+            'the strip is closed',
+        );
+        self::assertSame('240 N', $wren->run('return document.querySelector(".spots input[type=text]").value'));
+
+        $otis = $this->join('Otis', $code, 1280, 800);
+        $this->seeAll($otis);
+        $otis->draw('#page-frame .page-paper', [[.71, .53], [.75, .53], [.79, .53]]);
+        $otis->draw('#page-frame .page-paper', [[.2, .6], [.3, .7]]);
+        $teacher->until(
+            fn (): bool => count($teacher->all('.tile .answer-box.is-answered')) === 2,
+            'both answers in the tile',
+        );
+        $seat = (string) $this->sql("select id from seats where name = 'Otis'");
+        $teacher->run("document.querySelector('[data-seat=\"{$seat}\"] .tile-open').click()");
+        $teacher->waitForText('#closeup-answers', 'B');
+        $teacher->waitForText('#closeup-answers', 'drawn');
+        foreach ([$teacher, $wren, $otis] as $page) {
+            self::assertSame([], $page->complaints());
+        }
+    }
+
+    private function seeAll(Page $page): void
+    {
+        $page->until(fn (): bool => (bool) $page->run(
+            <<<'JS'
+            const fit = document.querySelector('[data-zoom=fit]');
+            if (fit.querySelector('span').textContent.trim() !== '100 %') {
+                fit.click();
+            }
+            return fit.querySelector('span').textContent.trim() === '100 %';
+            JS,
+        ), 'the whole page');
+    }
+
+    private function plan(): string
+    {
+        return (string) $this->sql('select id from plans order by rowid desc limit 1');
+    }
+
+    /** Of the only prompt of the newest plan. */
+    private function details(): string
+    {
+        return (string) $this->sql("select details from prompts where plan_id = '{$this->plan()}'");
+    }
+
     private function saved(Page $teacher, int $questions): void
     {
         $teacher->until(function () use ($questions): bool {
-            $details = (string) $this->sql('select details from prompts where plan_id is not null');
-
-            return substr_count($details, '"bare":true') === $questions;
+            return substr_count($this->details(), '"bare":true') === $questions;
         }, "{$questions} boxes that are saved");
     }
 }

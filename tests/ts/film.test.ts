@@ -20,6 +20,7 @@ const replay: ReplayAnswer = {
     rubbed: [],
     filmed: false,
     captions: [],
+    boxes: [],
     steps: [
         [0, 200],
         [400, 600],

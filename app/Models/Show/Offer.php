@@ -64,10 +64,9 @@ final class Offer extends Model
     /** What is offered: the work as it was then, without what was written to its author. */
     public function scene(): Scene
     {
-        $scene = $this->canvas->scene($this->at_operation);
+        $scene = $this->canvas->sceneSeen($this->at_operation);
 
-        return new Scene(
-            $scene->pages,
+        return $scene->having(
             array_filter($scene->placed, static fn (PlacedObject $placed): bool => $placed->layer !== Layer::Coach),
         );
     }

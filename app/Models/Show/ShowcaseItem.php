@@ -56,16 +56,14 @@ final class ShowcaseItem extends Model
     /** What is to be seen. */
     public function scene(): Scene
     {
-        $scene = $this->canvas->scene($this->at_operation);
+        $scene = $this->canvas->sceneSeen($this->at_operation);
         // Coach ink is between a teacher and one student.
-        $scene = new Scene(
-            $scene->pages,
+        $scene = $scene->having(
             array_filter($scene->placed, static fn (PlacedObject $placed): bool => $placed->layer !== Layer::Coach),
-            $scene->answers,
         );
         $notes = $this->with_notes ? Canvas::query()->where('notes_on_id', $this->canvas_id)->first()?->scene() : null;
 
-        return $notes === null ? $scene : new Scene($scene->pages, $scene->placed + $notes->placed, $scene->answers);
+        return $notes === null ? $scene : $scene->having($scene->placed + $notes->placed);
     }
 
     /**

@@ -67,6 +67,9 @@ final readonly class ReadWork
         $mine = $canvas->prompt->forSeat($seat);
         $answers = [];
         foreach ($mine->questions as $question) {
+            if (! $question->takesAnswer()) {
+                continue;
+            }
             $given = $scene->answerTo($question);
             $written = $given === null ? '' : trim($question->asked->written($given));
             $answers[] = new Answered($question->words, $written, $written === '' ? null : $question->compare($given));

@@ -68,7 +68,8 @@ final readonly class Watching
             $watched[$seat] = $watched[$seat]->unreadable();
         }
         $since = self::changedSince($canvases);
-        $aspect = $prompt->value()->aspects()[0];
+        $value = $prompt->value();
+        $aspect = $value->aspects()[0];
         $sorted = $prompt->isCovered() ? [] : SortedWork::on($prompt, $canvases);
         $tasks = $prompt->isCovered() ? [] : TaskWork::on($prompt, $seats, $canvases);
         $practice = $prompt->isCovered() ? [] : PracticeWork::on($prompt, $seats, $canvases);
@@ -122,6 +123,7 @@ final readonly class Watching
             'answers' => array_map(
                 static fn (AnswerGroup $group): array => [
                     'question' => $group->question,
+                    'n' => $value->numberOf($group->question),
                     'written' => $group->written,
                     'outcome' => $group->outcome?->value,
                     'seats' => $group->seats,
@@ -129,7 +131,7 @@ final readonly class Watching
                 ],
                 $answers->groups,
             ),
-            'asksPieces' => $prompt->value()->asksForStates(),
+            'asksPieces' => $value->asksForStates(),
             'signals' => array_map(
                 static fn (Noticed $one): array => [
                     'signal' => $one->signal->value,

@@ -29,7 +29,7 @@ final class Bolder
         $least = (int) ceil(self::SEEN * Paper::wide()->width * Paper::TENTHS / $pixels);
         $placed = array_map(static fn (PlacedObject $one): PlacedObject => self::placed($one, $least), $scene->placed);
 
-        return new Scene($scene->pages, $placed, $scene->answers, $scene->pageLayers);
+        return $scene->having($placed);
     }
 
     private static function placed(PlacedObject $placed, int $least): PlacedObject

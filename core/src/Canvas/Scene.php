@@ -7,6 +7,9 @@ namespace Crag\Canvas;
 use Crag\Canvas\Log\InForce;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Log\Operation;
+use Crag\Canvas\Marking\Footprint;
+use Crag\Canvas\Marking\InkMark;
+use Crag\Canvas\Marking\InkMarks;
 use Crag\Canvas\Object\Construct;
 use Crag\Canvas\Object\Manipulative;
 use Crag\Canvas\Object\PlacedObject;
@@ -16,8 +19,12 @@ use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\Paper;
+use Crag\Prompt\Question\DrawAsked;
 use Crag\Prompt\Question\GraphAsked;
+use Crag\Prompt\Question\MarkedAsked;
+use Crag\Prompt\Question\MarkedOptions;
 use Crag\Prompt\Question\Question;
+use Crag\Prompt\Question\Spot;
 use Crag\Prompt\Question\StateAsked;
 
 /** A log folded: what is on the pages now. Objects stand in the order in which they are drawn. */
@@ -28,12 +35,14 @@ final readonly class Scene
      * @param  array<string, PlacedObject>  $placed  by id, on all pages together
      * @param  array<string, string|int|list<string>>  $answers  by the question's id
      * @param  array<string, Layer>  $pageLayers  on which layer a page was added, by its id; the student's are left out
+     * @param  array<int, Question>  $boxes  by number from 1: questions to be seen at their places on the pages
      */
     public function __construct(
         public array $pages,
         public array $placed,
         public array $answers = [],
         public array $pageLayers = [],
+        public array $boxes = [],
     ) {
     }
 
@@ -164,27 +173,48 @@ final readonly class Scene
     /** What is kept and printed: the work, without the ruler that lies on it. */
     public function withoutInstruments(): self
     {
-        return new self(
-            $this->pages,
-            array_filter(
-                $this->placed,
-                static fn (PlacedObject $one): bool => ! $one->object instanceof Manipulative ||
-                    ! $one->object->kind->isInstrument(),
-            ),
-            $this->answers,
-            $this->pageLayers,
-        );
+        return $this->having(array_filter(
+            $this->placed,
+            static fn (PlacedObject $one): bool => ! $one->object instanceof Manipulative ||
+                ! $one->object->kind->isInstrument(),
+        ));
+    }
+
+    /** @param  array<string, PlacedObject>  $placed  what stands on the pages instead */
+    public function having(array $placed): self
+    {
+        return new self($this->pages, $placed, $this->answers, $this->pageLayers, $this->boxes);
+    }
+
+    /** @param  list<Question>  $questions  the prompt's: those with a place are to be seen there */
+    public function withBoxes(array $questions): self
+    {
+        $boxes = [];
+        foreach ($questions as $i => $question) {
+            if ($question->spot !== null) {
+                $boxes[$i + 1] = $question;
+            }
+        }
+
+        return new self($this->pages, $this->placed, $this->answers, $this->pageLayers, $boxes);
     }
 
     /**
      * What a student answers: typed or chosen, or, where a piece is asked for, what the last one that was worked shows;
-     * where a graph is, what is plotted or constructed. Null where there is no answer.
+     * where a graph is, what is plotted or constructed; where something is to be drawn or marked on the
+     * page, what stands there. Null where there is no answer.
      */
     public function answerTo(Question $question): mixed
     {
         $asked = $question->asked;
         if ($asked instanceof GraphAsked) {
             return $asked->meant($this->plotted());
+        }
+        if ($asked instanceof MarkedAsked) {
+            return $question->spot === null ? null : $asked->meant($this->marksOn($asked, $question->spot));
+        }
+        if ($asked instanceof DrawAsked) {
+            return $question->takesAnswer() && $this->isDrawnIn($question->spot) ? DrawAsked::DRAWN : null;
         }
         if (! $asked instanceof StateAsked) {
             return $this->answers[$question->id] ?? null;
@@ -199,6 +229,44 @@ final readonly class Scene
         }
 
         return $answer;
+    }
+
+    private function marksOn(MarkedAsked $asked, Spot $spot): MarkedOptions
+    {
+        $marks = [];
+        foreach ($this->studentsOn($spot->page) as $placed) {
+            $trace = Footprint::trace($placed);
+            if ($trace !== null) {
+                $marks[] = InkMark::of($trace);
+            }
+        }
+
+        return InkMarks::on($asked->options, $marks);
+    }
+
+    private function isDrawnIn(?Spot $spot): bool
+    {
+        if ($spot === null) {
+            return false;
+        }
+        foreach ($this->studentsOn($spot->page) as $placed) {
+            if ($spot->holds(...Footprint::middle($placed))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array<string, PlacedObject> what the student has put on a page, which is counted from 0 */
+    private function studentsOn(int $n): array
+    {
+        $page = array_keys($this->pages)[$n] ?? null;
+
+        return $page === null ? [] : array_filter(
+            $this->onPage((string) $page),
+            static fn (PlacedObject $placed): bool => $placed->layer === Layer::Student,
+        );
     }
 
     /** @return list<string> graphs and lines that the student has put on axes */

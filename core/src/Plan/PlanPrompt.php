@@ -158,7 +158,7 @@ final readonly class PlanPrompt
     public function asksForStates(): bool
     {
         foreach ($this->questions as $question) {
-            if ($question->asked->kind()->isOnCanvas()) {
+            if ($question->asked->kind()->isOnCanvas() && $question->takesAnswer()) {
                 return true;
             }
         }
@@ -226,6 +226,18 @@ final readonly class PlanPrompt
         return $aspects;
     }
 
+    /** Its number as everyone reads it, from 1; 0 where there is no such question. */
+    public function numberOf(string $id): int
+    {
+        foreach ($this->questions as $i => $question) {
+            if ($question->id === $id) {
+                return $i + 1;
+            }
+        }
+
+        return 0;
+    }
+
     public function question(string $id): ?Question
     {
         foreach ($this->questions as $question) {
@@ -268,6 +280,9 @@ final readonly class PlanPrompt
                 }
             } catch (UnreadableMaths $problem) {
                 $problems[] = 'Question '.($i + 1).", the right answer: {$problem->getMessage()}";
+            }
+            if ($question->spot === null && $question->asked->kind()->needsPlace()) {
+                $problems[] = 'Question '.($i + 1).' needs a place on the page.';
             }
         }
 

@@ -30,6 +30,7 @@ final class PromptSheet
     public static function documents(string $title, int $n, PlanPrompt $prompt, Scene $scene, Pictures $pictures): array
     {
         $sheets = [];
+        $scene = $scene->withBoxes($prompt->questions);
         $pages = array_map(strval(...), array_keys($scene->pages));
         $lines = self::questions($prompt);
         foreach ($pages as $i => $page) {
@@ -39,7 +40,7 @@ final class PromptSheet
                 $inside .= self::write(self::MARGIN, $at, 11.5, $line);
                 $at += self::LINE;
             }
-            $inside .= self::canvas($scene, $pictures, $page, $at, self::boxes($prompt, $i));
+            $inside .= self::canvas($scene, $pictures, $page, $at);
             $at += self::room($scene->paper($page), $at)[1] + 26;
             if ($i === count($pages) - 1) {
                 $inside .= self::lines($lines, $at);
@@ -108,7 +109,7 @@ final class PromptSheet
         return [$scale * $paper->width, $scale * $paper->height];
     }
 
-    private static function canvas(Scene $scene, Pictures $pictures, string $page, float $top, string $boxes): string
+    private static function canvas(Scene $scene, Pictures $pictures, string $page, float $top): string
     {
         $paper = $scene->paper($page);
         [$width, $height] = self::room($paper, $top);
@@ -129,43 +130,8 @@ final class PromptSheet
                 'height' => $height,
                 'viewBox' => "0 0 {$paper->width} {$paper->height}",
             ],
-            SceneSvg::draw($scene, $pictures, $page).$boxes.$frame,
+            SceneSvg::draw($scene, $pictures, $page).$frame,
         );
-    }
-
-    /** Where questions stand on the page itself: a box with room for the answer. */
-    private static function boxes(PlanPrompt $prompt, int $page): string
-    {
-        $boxes = '';
-        foreach ($prompt->questions as $i => $question) {
-            $spot = $question->spot;
-            if ($spot !== null && $spot->page === $page) {
-                $boxes .=
-                    Xml::element('rect', [
-                        'x' => $spot->x,
-                        'y' => $spot->y,
-                        'width' => $spot->w,
-                        'height' => 64,
-                        'rx' => 6,
-                        'fill' => '#ffffff',
-                        'stroke' => '#25323b',
-                        'stroke-width' => 2,
-                    ]).
-                    Xml::element(
-                        'text',
-                        [
-                            'x' => $spot->x + 10,
-                            'y' => $spot->y + 26,
-                            'font-family' => SceneSvg::FONT,
-                            'font-size' => 22,
-                            'fill' => '#25323b',
-                        ],
-                        Xml::text($i + 1 .'.'),
-                    );
-            }
-        }
-
-        return $boxes;
     }
 
     /** @return list<array{string, bool}> lines, and whether the line is one to write on */

@@ -75,7 +75,7 @@ final class SceneSvg
             'g',
             $named ? ['id' => 'backdrop'] : [],
             BackdropSvg::draw($scene->backdrop($page), $pictures),
-        );
+        ).AnswerBoxes::draw($scene, $page);
         foreach ($scene->onPage($page) as $placed) {
             $drawing .= self::placed($placed, $draw->draw($placed->object), $named);
         }

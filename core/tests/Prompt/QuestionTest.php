@@ -46,6 +46,20 @@ final class QuestionTest extends TestCase
         ];
         yield 'maths' => [self::asked('maths', ['right' => '2x+6', 'form' => ['kind' => 'expanded', 'digits' => 0]])];
         yield 'a few words' => [self::asked('text', ['right' => ['the pivot', 'fulcrum']])];
+        yield 'a box to tick' => [self::asked('tick', ['right' => 'ticked'])];
+        yield 'a part of the page to draw in' => [
+            ['spot' => ['page' => 0, 'x' => 10, 'y' => 20, 'w' => 300, 'h' => 200, 'bare' => true]] +
+            self::asked('drawing', []),
+        ];
+        yield 'room to write' => [self::asked('space', [])];
+        yield 'printed answers' => [self::asked('marked', [
+            'options' => [
+                ['id' => 'c1', 'words' => 'left', 'x' => 10, 'y' => 20, 'w' => 60, 'h' => 30],
+                ['id' => 'c2', 'words' => '', 'x' => 110, 'y' => 20, 'w' => 60, 'h' => 30],
+            ],
+            'right' => ['c2'],
+            'several' => true,
+        ])];
         yield 'a scale' => [self::asked('scale', ['from' => 1, 'to' => 5, 'low' => 'lost', 'high' => 'sure'])];
     }
 
@@ -101,6 +115,9 @@ final class QuestionTest extends TestCase
         yield 'one too few' => [$several, ['a'], 'wrong'];
         yield 'one too many' => [$several, ['a', 'b', 'c'], 'wrong'];
         $text = self::asked('text', ['right' => ['the pivot', 'Fulcrum', 'Stütze']]);
+        yield 'a tick where one belongs' => [self::asked('tick', ['right' => 'ticked']), 'ticked', 'right'];
+        yield 'a tick where none belongs' => [self::asked('tick', ['right' => 'empty']), 'ticked', 'wrong'];
+        yield 'a tick that is only counted' => [self::asked('tick', ['right' => '']), 'ticked', null];
         yield 'words as they stand' => [$text, 'the pivot', 'right'];
         yield 'other spaces and letters' => [$text, '  The   PIVOT. ', 'right'];
         yield 'the other accepted answer' => [$text, 'fulcrum', 'right'];

@@ -83,7 +83,7 @@ final class PaperTest extends TestCase
         [$sheet] = self::sheets([
             'questions' => [['spot' => ['page' => 0, 'x' => 560, 'y' => 420, 'w' => 360]] + self::question(1)],
         ]);
-        self::assertStringContainsString('x="560" y="420" width="360" height="64"', $sheet);
+        self::assertStringContainsString('x="560" y="420" width="360" height="86"', $sheet);
     }
 
     #[TestWith([0.0, '0'])]

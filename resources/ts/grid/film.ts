@@ -1,6 +1,8 @@
 import type { Operation, Stroke } from '../canvas/model/objects';
 import { samplesOf } from '../canvas/model/scene';
 import type { View } from '../canvas/drawing/view';
+import type { Boxes } from '../protocol/questions';
+import { AnswerBoxes } from '../questions/boxes';
 import { present } from '../present';
 
 /** What is said from one time to another, in milliseconds. */
@@ -25,6 +27,8 @@ export interface ReplayAnswer {
     filmed: boolean;
     /** What is said, where a voice goes along. */
     captions: Caption[];
+    /** The answer boxes on its pages. */
+    boxes: Boxes;
     /** When each operation begins and ends. */
     steps: [from: number, to: number][];
     operations: Operation[];
@@ -38,7 +42,9 @@ export class Film {
     constructor(
         private readonly view: View,
         private readonly replay: ReplayAnswer,
-    ) {}
+    ) {
+        new AnswerBoxes(view).show(replay.boxes);
+    }
 
     show(at: number): void {
         const { view, replay } = this;

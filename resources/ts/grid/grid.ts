@@ -8,6 +8,7 @@ import { notePainted } from './painted';
 import type { SeatAnswer, StateAnswer } from '../protocol/desk';
 import type { DeskWords } from '../protocol/words';
 import { Tile, type PagesShown } from './tile';
+import type { Boxes } from '../protocol/questions';
 import { present } from '../present';
 
 const MOST_ORPHANS = 300;
@@ -59,6 +60,9 @@ export class Grid {
     private seesDrawn = false;
     private pages: PagesShown = 'theirs';
 
+    /** The prompt's answer boxes, with nobody's values. */
+    private boxes: Boxes = [];
+
     constructor(private readonly settings: Settings) {
         this.order = new Order(settings.states);
         const space = element('#grid-space');
@@ -79,7 +83,7 @@ export class Grid {
     }
 
     /** Shows another prompt's canvases, or the same ones from the start. */
-    fill(seats: SeatAnswer[], kept: Record<string, Kept>, operations: Operation[]): void {
+    fill(seats: SeatAnswer[], boxes: Boxes, kept: Record<string, Kept>, operations: Operation[]): void {
         const focused = (document.activeElement?.closest('.tile') as HTMLElement | null)?.dataset.seat;
         this.tiles.forEach((tile) => this.seen.unobserve(tile.root));
         this.tiles.clear();
@@ -87,6 +91,7 @@ export class Grid {
         this.byInk.clear();
         this.orphans = [];
         this.list.replaceChildren();
+        this.boxes = boxes;
         seats.forEach((seat) => this.put(seat));
         this.arrange(true);
         this.fit();
@@ -402,7 +407,14 @@ export class Grid {
     }
 
     private put(seat: SeatAnswer): void {
-        const tile = new Tile(seat, this.template, this.settings.assets, this.settings.stamps, this.settings.words);
+        // Of who comes in later, what all have.
+        const tile = new Tile(
+            { boxes: this.boxes, ...seat },
+            this.template,
+            this.settings.assets,
+            this.settings.stamps,
+            this.settings.words,
+        );
         if (this.seesDrawn) {
             tile.seeDrawn(true);
         }

@@ -18,7 +18,15 @@ const BEFORE_MS = 260;
 /** Plays a canvas from its log: its times come from the server, strokes grow as the hand drew them. */
 export class Player {
     private view: View | null = null;
-    private replay: ReplayAnswer = { lasts: 0, rubbed: [], filmed: false, captions: [], steps: [], operations: [] };
+    private replay: ReplayAnswer = {
+        lasts: 0,
+        rubbed: [],
+        filmed: false,
+        captions: [],
+        boxes: [],
+        steps: [],
+        operations: [],
+    };
     private address = '';
     private at = 0;
     private film: Film | null = null;

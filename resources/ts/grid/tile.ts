@@ -8,6 +8,7 @@ import type { Noticed } from '../protocol/desk';
 import { pageBox, union, type Box } from '../canvas/model/bounds';
 import { drawnPart, whole } from '../canvas/drawing/camera';
 import { View } from '../canvas/drawing/view';
+import { AnswerBoxes } from '../questions/boxes';
 import { element, fill } from '../page';
 import type { MemberAnswer, SeatAnswer, StateAnswer } from '../protocol/desk';
 import type { DeskWords } from '../protocol/words';
@@ -85,6 +86,7 @@ export class Tile {
         this.pages = element('.tile-pages', this.root);
         this.rename(seat);
         this.view = new View(element('.tile-page', this.root), assets, stamps, THINNEST);
+        this.showBoxes(this.view);
         this.showState({
             seat: seat.id,
             states: ['not_started'],
@@ -114,6 +116,13 @@ export class Tile {
         element('.tile-name .name-real', this.root).textContent = name;
         element('.tile-name .name-seat', this.root).textContent = this.isGroup ? name : fill(this.words.seat, { n });
         this.sayName();
+    }
+
+    /** The answer boxes on the page, with what the student has in them. */
+    private showBoxes(view: View): void {
+        if (this.seat.boxes !== undefined && this.seat.boxes.length > 0) {
+            new AnswerBoxes(view).show(this.seat.boxes);
+        }
     }
 
     /** How many talk-throughs there are of it. */
@@ -425,6 +434,7 @@ export class Tile {
             const view = new View(frame, this.assets, this.stamps, THINNEST);
             view.log = this.view.log;
             this.others.push(view);
+            this.showBoxes(view);
         }
         holder.style.setProperty('--across', String(Math.ceil(Math.sqrt(count))));
         holder.classList.toggle('has-pages', count > 1);

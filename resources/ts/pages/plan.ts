@@ -10,6 +10,7 @@ import { element, fill, pageData } from '../page';
 import { Drawing } from '../plan/drawing';
 import type { Fields, PlanPrompt, PlanState, Question } from '../plan/model';
 import { Places } from '../plan/places';
+import { DrawBoxes } from '../plan/boxes';
 import { QuestionList } from '../plan/questions';
 import { Rail } from '../plan/rail';
 import { Saver } from '../plan/saver';
@@ -70,7 +71,16 @@ const drawing = new Drawing({
         places.show(questions.all);
     },
 });
-const places = new Places(drawing.bench, { ...page, placed: (id, spot) => questions.place(id, spot) });
+const places = new Places(drawing.bench, {
+    ...page,
+    placed: (id, spot) => questions.place(id, spot),
+    printed: (id, options) => questions.print(id, options),
+});
+const boxes = new DrawBoxes(drawing.bench, {
+    ...page,
+    say,
+    drawn: (kind, box, again) => (again ? questions.addPrinted(box) : questions.addBox(kind, box)),
+});
 const questions: QuestionList = new QuestionList({
     ...page,
     changed: (all) => {
@@ -178,6 +188,7 @@ async function look(): Promise<void> {
 
 async function show(prompt: string): Promise<void> {
     await saver.flush();
+    boxes.end();
     open = prompt;
     element('#plan-empty').hidden = prompt !== '';
     element('#plan-prompt').hidden = prompt === '';

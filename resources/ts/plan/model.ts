@@ -12,6 +12,8 @@ export type Question = Asked & {
     own_unit?: boolean;
     /** What of a piece is asked for. */
     fact?: string;
+    /** Whether more than one of the printed answers may be marked. */
+    several?: boolean;
 };
 
 /** The fields of a prompt that can be changed, as the server has them. */

@@ -1,5 +1,6 @@
 import type { PlanWords } from '../protocol/words';
-import type { Spot } from '../protocol/questions';
+import type { PrintedChoice, Spot } from '../protocol/questions';
+import { LINE } from '../questions/boxes';
 import type { PaperSize } from '../canvas/model/paper';
 import type { Workbench } from '../canvas/workbench';
 import { fill } from '../page';
@@ -9,12 +10,14 @@ import type { Question } from './model';
 import { present } from '../present';
 
 const STEP = 10;
-const NARROWEST = 80;
+const NARROWEST = 40;
+const LOWEST = 24;
 
 interface Settings {
     assets: string;
     words: PlanWords;
     placed(question: string, spot: Spot): void;
+    printed(question: string, options: PrintedChoice[]): void;
 }
 
 /** Questions at places on the open prompt's pages: dragged by their handle, moved and widened by keys. */
@@ -39,9 +42,12 @@ export class Places {
         const focused = (document.activeElement as HTMLElement | null)?.dataset.spot;
         this.spots.show(
             questions.flatMap((question, i) => {
-                return question.spot === null
-                    ? []
-                    : [{ element: this.box(question, question.spot, i), spot: question.spot }];
+                const { spot } = question;
+                if (spot === null) {
+                    return [];
+                }
+                const box = { element: this.box(question, spot, i), spot };
+                return question.kind === 'marked' ? [...this.printed(question, spot, i), box] : [box];
             }),
         );
         if (focused !== undefined) {
@@ -52,6 +58,7 @@ export class Places {
     private box(question: Question, spot: Spot, i: number): HTMLElement {
         const box = document.createElement('div');
         box.className = 'spot-edit';
+        box.dataset.kind = question.kind;
         const handle = Object.assign(document.createElement('button'), {
             type: 'button',
             className: 'spot-handle',
@@ -62,30 +69,77 @@ export class Places {
         const edge = Object.assign(document.createElement('span'), { className: 'spot-edge' });
         const field = questionField(question, i + 1, { ...this.settings, answer: () => undefined });
         field.root.inert = true;
-        box.append(handle, field.root, edge);
-        this.drag(handle, box, (dx, dy) => ({ ...spot, x: spot.x + dx, y: spot.y + dy }), question.id);
-        this.drag(edge, box, (dx) => ({ ...spot, w: spot.w + dx }), question.id);
+        box.append(handle, ...(question.kind === 'marked' ? [] : [field.root, edge]));
+        const put = (next: Spot): void => {
+            const options = question.options as PrintedChoice[] | undefined;
+            if (question.kind === 'marked' && options !== undefined) {
+                // Its printed answers go with it.
+                const [dx, dy] = [next.x - spot.x, next.y - spot.y];
+                this.settings.printed(
+                    question.id,
+                    options.map((one) => ({ ...one, x: Math.max(0, one.x + dx), y: Math.max(0, one.y + dy) })),
+                );
+            }
+            this.settings.placed(question.id, next);
+        };
+        this.drag(handle, box, (dx, dy) => ({ ...spot, x: spot.x + dx, y: spot.y + dy }), put);
+        this.drag(edge, box, (dx, dy) => taller({ ...spot, w: spot.w + dx }, dy), put);
+        this.steer(handle, spot, put);
+        return box;
+    }
+
+    /** The printed answers of a question, each to be moved and resized. */
+    private printed(question: Question, spot: Spot, i: number): { element: HTMLElement; spot: Spot }[] {
+        const options = (question.options ?? []) as PrintedChoice[];
+        return options.map((option, k) => {
+            const letter = String.fromCharCode(65 + k);
+            const box = Object.assign(document.createElement('div'), { className: 'spot-edit spot-printed' });
+            const handle = Object.assign(document.createElement('button'), {
+                type: 'button',
+                className: 'spot-handle',
+                textContent: letter,
+            });
+            handle.dataset.spot = `${question.id} ${option.id}`;
+            const name = fill(this.settings.words.move_printed, { letter, n: i + 1 });
+            handle.setAttribute('aria-label', name);
+            const edge = Object.assign(document.createElement('span'), { className: 'spot-edge' });
+            box.append(handle, edge);
+            const at: Spot = { page: spot.page, x: option.x, y: option.y, w: option.w, h: option.h };
+            const put = ({ x, y, w, h = LINE }: Spot): void =>
+                this.settings.printed(
+                    question.id,
+                    options.map((one) => (one.id === option.id ? { ...one, x, y, w, h } : one)),
+                );
+            this.drag(handle, box, (dx, dy) => ({ ...at, x: at.x + dx, y: at.y + dy }), put);
+            this.drag(edge, box, (dx, dy) => taller({ ...at, w: at.w + dx }, dy), put);
+            this.steer(handle, at, put);
+            return { element: box, spot: at };
+        });
+    }
+
+    /** Arrow keys move what a handle belongs to; with Shift they change its size. */
+    private steer(handle: HTMLElement, spot: Spot, put: (spot: Spot) => void): void {
         handle.addEventListener('keydown', (event) => {
             const by = { ArrowLeft: [-STEP, 0], ArrowRight: [STEP, 0], ArrowUp: [0, -STEP], ArrowDown: [0, STEP] }[
                 event.key
             ];
             if (by !== undefined) {
                 event.preventDefault();
-                this.settings.placed(
-                    question.id,
-                    within(
-                        event.shiftKey
-                            ? { ...spot, w: spot.w + present(by[0]) }
-                            : { ...spot, x: spot.x + present(by[0]), y: spot.y + present(by[1]) },
-                        this.bench.view.paperSize,
-                    ),
-                );
+                const [dx, dy] = [present(by[0]), present(by[1])];
+                const next = event.shiftKey
+                    ? taller({ ...spot, w: spot.w + dx }, dy)
+                    : { ...spot, x: spot.x + dx, y: spot.y + dy };
+                put(within(next, this.bench.view.paperSize));
             }
         });
-        return box;
     }
 
-    private drag(grip: HTMLElement, box: HTMLElement, moved: (dx: number, dy: number) => Spot, id: string): void {
+    private drag(
+        grip: HTMLElement,
+        box: HTMLElement,
+        moved: (dx: number, dy: number) => Spot,
+        put: (spot: Spot) => void,
+    ): void {
         let from: { x: number; y: number } | null = null;
         let now: Spot | null = null;
         grip.addEventListener('pointerdown', (event) => {
@@ -106,7 +160,7 @@ export class Places {
         const end = (): void => {
             box.classList.remove('is-dragged');
             if (now !== null) {
-                this.settings.placed(id, now);
+                put(now);
             }
             from = now = null;
         };
@@ -115,12 +169,19 @@ export class Places {
     }
 }
 
-function within({ page, x, y, w }: Spot, [width, height]: PaperSize): Spot {
-    const left = Math.max(0, Math.min(width - NARROWEST, x));
+/** A box gets a height of its own as soon as that is changed. */
+function taller(spot: Spot, by: number): Spot {
+    return by === 0 ? spot : { ...spot, h: Math.max(LOWEST, (spot.h ?? LINE) + by) };
+}
+
+function within(spot: Spot, [width, height]: PaperSize): Spot {
+    const left = Math.max(0, Math.min(width - NARROWEST, spot.x));
+    const top = Math.max(0, Math.min(height - 40, spot.y));
     return {
-        page,
+        ...spot,
         x: left,
-        y: Math.max(0, Math.min(height - 40, y)),
-        w: Math.max(NARROWEST, Math.min(width - left, w)),
+        y: top,
+        w: Math.max(NARROWEST, Math.min(width - left, spot.w)),
+        ...(spot.h !== undefined && { h: Math.max(LOWEST, Math.min(height - top, spot.h)) }),
     };
 }

@@ -1,8 +1,11 @@
 import type { PlanWords } from '../protocol/words';
-import type { Choice } from '../protocol/questions';
+import type { Choice, PrintedChoice } from '../protocol/questions';
 import { element, fill } from '../page';
 import { reasonOf, sendFile } from '../live/http';
 
+import { isRoom } from '../questions/boxes';
+import { blankQuestion } from './blank';
+import type { Rectangle } from './boxes';
 import type { Question } from './model';
 import { present } from '../present';
 
@@ -19,6 +22,10 @@ interface Settings {
 const MOST = 40;
 /** In units: what stands nearer to a question's box has that question already. */
 const NEAR = 30;
+/** In units: Crag\Prompt\Question\Spot::NARROWEST. */
+const NARROWEST = 40;
+/** In units: from one printed answer to one more. */
+const APART = 20;
 
 /** The list of a prompt's questions in the editor. */
 export class QuestionList {
@@ -100,7 +107,7 @@ export class QuestionList {
                     Math.abs(one.spot.y - spot.y) < NEAR,
             );
             if (!isThere && this.questions.length < MOST) {
-                this.questions = [...this.questions, { ...this.blank(kind), words, spot }];
+                this.questions = [...this.questions, { ...blankQuestion(kind, this.questions), words, spot }];
             }
         }
         const added = this.questions.length - before;
@@ -108,6 +115,39 @@ export class QuestionList {
             this.again();
         }
         return added;
+    }
+
+    /** A box that was drawn on the page in view becomes a question there. */
+    addBox(kind: Question['kind'], { x, y, w, h }: Rectangle): void {
+        if (this.questions.length >= MOST) {
+            this.settings.say(fill(this.settings.words.boxes_full, { n: MOST }));
+            return;
+        }
+        const spot = { page: this.settings.page(), x, y, w: Math.max(NARROWEST, w), h, bare: true as const };
+        const question = { ...blankQuestion(kind, this.questions), spot };
+        this.questions = [
+            ...this.questions,
+            kind === 'marked' ? { ...question, options: [{ id: 'c1', words: '', x, y, w, h }] } : question,
+        ];
+        this.again();
+    }
+
+    /** One more printed answer of the question that was drawn last. */
+    addPrinted(box: Rectangle): void {
+        const last = this.questions.at(-1);
+        if (last?.kind === 'marked') {
+            this.questions = [
+                ...this.questions.slice(0, -1),
+                { ...last, options: [...(last.options ?? []), { id: nextChoice(last), words: '', ...box }] },
+            ];
+            this.again();
+        }
+    }
+
+    /** A question's printed answers have been moved on the page. */
+    print(id: string, options: PrintedChoice[]): void {
+        this.questions = this.questions.map((question) => (question.id === id ? { ...question, options } : question));
+        this.again();
     }
 
     private pathOf(field: HTMLElement): string | null {
@@ -118,44 +158,14 @@ export class QuestionList {
     }
 
     private add(kind: Question['kind']): void {
-        this.questions = [...this.questions, this.blank(kind)];
-        this.again();
-        present(this.list.querySelector<HTMLElement>('li:last-child [data-field="words"]')).focus();
-    }
-
-    /** A new question with an id of its own. */
-    private blank(kind: Question['kind']): Question {
-        const taken = new Set(this.questions.map(({ id }) => id));
-        let n = this.questions.length + 1;
-        while (taken.has(`q${n}`)) {
-            n++;
+        if (isRoom(kind)) {
+            // It is nothing without a place.
+            this.addBox(kind, { x: 400, y: 300, w: kind === 'marked' ? 60 : 500, h: kind === 'marked' ? 40 : 200 });
+        } else {
+            this.questions = [...this.questions, blankQuestion(kind, this.questions)];
+            this.again();
         }
-        const common = { id: `q${n}`, kind, words: '', spot: null };
-        const choices = {
-            options: [
-                { id: 'c1', words: '' },
-                { id: 'c2', words: '' },
-            ],
-            right: [],
-            shuffle: false,
-        };
-        const own: Partial<Question> =
-            kind === 'choice' || kind === 'choices'
-                ? choices
-                : kind === 'scale'
-                  ? { from: 1, to: 5, low: '', high: '' }
-                  : kind === 'text'
-                    ? { right: [] }
-                    : kind === 'graph'
-                      ? { right: '' }
-                      : kind === 'state'
-                        ? { piece: 'fraction_bar', fact: 'shaded', right: '' }
-                        : {
-                              right: '',
-                              form: { kind: 'any', digits: 0 },
-                              ...(kind === 'number' && { tolerance: { kind: 'none', most: '' }, own_unit: false }),
-                          };
-        return { ...common, ...own } as Question;
+        present(this.list.querySelector<HTMLElement>('li:last-child [data-field="words"]')).focus();
     }
 
     private again(): void {
@@ -191,8 +201,9 @@ export class QuestionList {
         put('words', question.words);
         put('shuffle', question.shuffle === true);
         put('own_unit', question.own_unit === true);
+        put('several', question.several === true);
         if (typeof question.right === 'string') {
-            put('right', question.right);
+            put(question.kind === 'tick' ? 'tick-right' : 'right', question.right);
         }
         if (question.kind === 'text') {
             put('rights', (question.right as string[]).join('\n'));
@@ -240,8 +251,12 @@ export class QuestionList {
         row.dataset.id = option.id;
         row.dataset.picture = option.picture ?? '';
         row.classList.toggle('has-picture', option.picture !== undefined);
+        element('.option-picture', row).hidden = question.kind === 'marked';
         const right = element<HTMLInputElement>('[data-option="right"]', row);
-        right.type = question.kind === 'choice' ? 'radio' : 'checkbox';
+        right.type =
+            question.kind === 'choice' || (question.kind === 'marked' && question.several !== true)
+                ? 'radio'
+                : 'checkbox';
         right.name = `right-${question.id}`;
         right.checked = (question.right as string[]).includes(option.id);
         element<HTMLInputElement>('[data-option="words"]', row).value = option.words;
@@ -254,7 +269,13 @@ export class QuestionList {
         const before = present(this.questions[at]);
         const field = (name: string): HTMLInputElement => element<HTMLInputElement>(`[data-field="${name}"]`, item);
         const next: Question = { ...before, words: field('words').value };
-        if (before.kind === 'choice' || before.kind === 'choices') {
+        if (before.kind === 'drawing' || before.kind === 'space') {
+            // Nothing but its words.
+        } else if (before.kind === 'tick') {
+            next.right = field('tick-right').value;
+        } else if (before.kind === 'marked') {
+            Object.assign(next, this.printed(item, before, field('several').checked));
+        } else if (before.kind === 'choice' || before.kind === 'choices') {
             const rows = [...item.querySelectorAll<HTMLElement>('.option-edit')];
             next.options = rows.map((row) => ({
                 id: present(row.dataset.id),
@@ -300,6 +321,24 @@ export class QuestionList {
         this.settings.changed(this.questions);
     }
 
+    /** The printed answers as they are named in the form, and which of them are right. */
+    private printed(item: HTMLElement, { options = [] }: Question, several: boolean): Partial<Question> {
+        const rows = [...item.querySelectorAll<HTMLElement>('.option-edit')];
+        const right = rows
+            .filter((row) => element<HTMLInputElement>('[data-option="right"]', row).checked)
+            .map((row) => present(row.dataset.id));
+        return {
+            options: options.map((option) => {
+                const row = rows.find(({ dataset }) => dataset.id === option.id);
+                return row === undefined
+                    ? option
+                    : { ...option, words: element<HTMLInputElement>('[data-option="words"]', row).value };
+            }),
+            several,
+            right: several ? right : right.slice(0, 1),
+        };
+    }
+
     private pressed(item: HTMLElement, button: HTMLElement): void {
         const at = this.questions.findIndex(({ id }) => id === item.dataset.question);
         const question = present(this.questions[at]);
@@ -312,10 +351,14 @@ export class QuestionList {
                 right: (question.right as string[]).filter((one) => one !== id),
             };
         } else if (button.dataset.do === 'option') {
-            const numbers = present(question.options).map(({ id }) => Number(id.replace(/\D/g, '')) || 0);
+            const last = question.options?.at(-1) as PrintedChoice | undefined;
+            const place = question.kind === 'marked' && {
+                ...(last ?? { x: question.spot?.x ?? 40, y: question.spot?.y ?? 40, w: 60, h: 40 }),
+                ...(last !== undefined && { x: last.x + last.w + APART }),
+            };
             all[at] = {
                 ...question,
-                options: [...present(question.options), { id: `c${Math.max(0, ...numbers) + 1}`, words: '' }],
+                options: [...(question.options ?? []), { ...place, id: nextChoice(question), words: '' }],
             };
         } else if (button.dataset.do === 'out') {
             all.splice(at, 1);
@@ -355,4 +398,9 @@ export class QuestionList {
             this.settings.say(reasonOf(problem, this.settings.words));
         }
     }
+}
+
+/** An id that none of a question's choices has. */
+function nextChoice({ options = [] }: Question): string {
+    return `c${Math.max(0, ...options.map(({ id }) => Number(id.replace(/\D/g, '')) || 0)) + 1}`;
 }

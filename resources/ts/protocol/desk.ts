@@ -1,5 +1,6 @@
 import type { Operation } from '../canvas/model/objects';
 import type { KeptScene } from '../canvas/model/scene';
+import type { Boxes } from './questions';
 import type { Room } from './room';
 
 /** How many canvases have each level, and how many have none: by the level's number. */
@@ -15,6 +16,8 @@ export interface SeatAnswer {
     light: boolean;
     canvas: string | null;
     isSent?: boolean;
+    /** The answer boxes on its pages, with this student's values. */
+    boxes?: Boxes;
     /** The teacher who has taken the student on, where several share the room. */
     takenBy: { by: string; name: string } | null;
     /** Of a seat that stands for a group: who draws on its canvas. */
@@ -114,6 +117,8 @@ export interface CanvasesAnswer {
     prompt: string;
     covered: boolean;
     shared: boolean;
+    /** The prompt's answer boxes, with nobody's values. */
+    boxes: Boxes;
     position: { room: number; desk: number; operations: number };
     seats: SeatAnswer[];
     kept: Record<string, { n: number; scene: KeptScene }>;
@@ -126,6 +131,8 @@ export type Scale = { word: string; level: number }[];
 /** Students who answered a question alike. */
 export interface AnswerGroup {
     question: string;
+    /** The question's number, from 1. */
+    n: number;
     written: string;
     outcome: string | null;
     seats: string[];

@@ -3,6 +3,8 @@ export interface Spot {
     x: number;
     y: number;
     w: number;
+    /** In units; without one it is as tall as what stands in it. */
+    h?: number;
     /** The page says what is asked: its box shows a number alone. */
     bare?: true;
 }
@@ -13,13 +15,33 @@ export interface Choice {
     picture?: string;
 }
 
+/** An answer that is printed on the page, with the box around it. */
+export interface PrintedChoice extends Choice {
+    x: number;
+    y: number;
+    w: number;
+    h: number;
+}
+
 /** A question as a student's page knows it. */
 export interface Asked {
     id: string;
-    kind: 'choice' | 'choices' | 'number' | 'maths' | 'text' | 'scale' | 'state' | 'graph';
+    kind:
+        | 'choice'
+        | 'choices'
+        | 'number'
+        | 'maths'
+        | 'text'
+        | 'scale'
+        | 'state'
+        | 'graph'
+        | 'tick'
+        | 'drawing'
+        | 'space'
+        | 'marked';
     words: string;
     spot: Spot | null;
-    options?: Choice[];
+    options?: (Choice | PrintedChoice)[];
     /** The manipulative that shows the answer. */
     piece?: string;
     /** How many may be chosen of several. */
@@ -29,3 +51,6 @@ export interface Asked {
     low?: string;
     high?: string;
 }
+
+/** Questions with a place, each behind its number. */
+export type Boxes = [n: number, asked: Asked][];

@@ -3,6 +3,7 @@ import { element } from '../page';
 import { present } from '../present';
 import type { AskedCard, Card } from '../protocol/cards';
 import type { Words } from '../protocol/words';
+import { isRoom } from './boxes';
 import { inOrder } from './order';
 
 interface Settings {
@@ -226,7 +227,7 @@ function shownKind(card: Card): Shown {
     // What a piece shows is asked on canvases alone.
     return kind === 'choices'
         ? 'choice'
-        : kind === 'state' || kind === 'graph'
+        : kind === 'state' || kind === 'graph' || kind === 'tick' || isRoom(kind)
           ? 'text'
           : kind === 'scale' && to === 4
             ? 'sure'

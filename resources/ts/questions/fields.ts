@@ -4,6 +4,7 @@ import type { AnswerValue } from '../canvas/model/objects';
 import { fill } from '../page';
 import { wordFor } from '../protocol/wordfor';
 import { showWords } from './words';
+import { isRoom } from './boxes';
 import { present } from '../present';
 
 export interface Field {
@@ -19,6 +20,8 @@ export interface FieldSettings {
 
 /** An answer that is being typed is sent so long after the last key. */
 const PAUSE_MS = 1000;
+/** In units: from here on words find room for a second line. */
+const TALL = 80;
 const SIGNS = ['√', 'π', '²', '³', '^', '/', '×', '(', ')'];
 
 /** One question with what is needed to answer it. */
@@ -39,19 +42,27 @@ export function questionField(asked: Asked, n: number, settings: FieldSettings):
         );
     }
     // The page says what is asked: the box shows its number alone, and is called by what it is about.
-    const isBare = asked.spot?.bare === true || (asked.words === '' && asked.spot !== null);
+    const isBare =
+        asked.spot?.bare === true ||
+        (isRoom(asked.kind) && asked.spot !== null) ||
+        (asked.words === '' && asked.spot !== null);
     root.classList.toggle('is-bare', isBare);
+    root.classList.toggle('is-tall', (asked.spot?.h ?? 0) >= TALL);
     words.classList.toggle('visually-hidden', isBare);
-    legend.append(number, ' ', words);
+    legend.append(...(asked.kind === 'space' ? [] : [number, ' ']), words);
     root.append(legend);
     const show =
-        asked.kind === 'choice' || asked.kind === 'choices'
-            ? choices(root, asked, settings)
-            : asked.kind === 'scale'
-              ? scale(root, asked, settings)
-              : asked.kind === 'state' || asked.kind === 'graph'
-                ? shownByPiece(root, asked, settings)
-                : typed(root, asked, name, settings);
+        asked.kind === 'tick'
+            ? tick(root, name, asked, settings)
+            : isRoom(asked.kind)
+              ? () => undefined
+              : asked.kind === 'choice' || asked.kind === 'choices'
+                ? choices(root, asked, settings)
+                : asked.kind === 'scale'
+                  ? scale(root, asked, settings)
+                  : asked.kind === 'state' || asked.kind === 'graph'
+                    ? shownByPiece(root, asked, settings)
+                    : typed(root, asked, name, settings);
     return { root, show };
 }
 
@@ -66,9 +77,22 @@ function shownByPiece(root: HTMLElement, asked: Asked, { words }: FieldSettings)
     return () => undefined;
 }
 
+/** One box to tick, as large as it is on the sheet. */
+function tick(root: HTMLElement, name: string, asked: Asked, settings: FieldSettings): Field['show'] {
+    const input = Object.assign(document.createElement('input'), { type: 'checkbox', className: 'question-tick' });
+    input.setAttribute('aria-label', asked.words === '' ? name : asked.words);
+    input.addEventListener('change', () => settings.answer(input.checked ? 'ticked' : null));
+    root.append(input);
+    return (value) => {
+        input.checked = value === 'ticked';
+    };
+}
+
 function typed(root: HTMLElement, asked: Asked, name: string, settings: FieldSettings): Field['show'] {
-    const input = Object.assign(document.createElement('input'), {
-        type: 'text',
+    // A tall box is for several lines of words.
+    const isTall = asked.kind === 'text' && (asked.spot?.h ?? 0) >= TALL;
+    const input = Object.assign(document.createElement(isTall ? 'textarea' : 'input'), {
+        ...(!isTall && { type: 'text' }),
         maxLength: 300,
         autocomplete: 'off',
         className: 'form-control question-typed',
@@ -97,7 +121,7 @@ function typed(root: HTMLElement, asked: Asked, name: string, settings: FieldSet
     });
     input.addEventListener('change', send);
     input.addEventListener('blur', send);
-    input.addEventListener('keydown', (event) => event.key === 'Enter' && send());
+    input.addEventListener('keydown', (event) => (event as KeyboardEvent).key === 'Enter' && !isTall && send());
     return (value) => {
         const text = typeof value === 'string' ? value : '';
         if (text !== sent && document.activeElement !== input) {
@@ -108,7 +132,7 @@ function typed(root: HTMLElement, asked: Asked, name: string, settings: FieldSet
 }
 
 /** Signs that a phone's keyboard hides. */
-function pad(input: HTMLInputElement, label: string): HTMLElement {
+function pad(input: HTMLInputElement | HTMLTextAreaElement, label: string): HTMLElement {
     const row = Object.assign(document.createElement('div'), { className: 'question-signs' });
     row.setAttribute('role', 'group');
     row.setAttribute('aria-label', label);

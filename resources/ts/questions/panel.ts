@@ -3,7 +3,10 @@ import type { Asked } from '../protocol/questions';
 import type { AnswerValue } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
 import { questionField, type Field } from './fields';
-import { Spots } from './spots';
+import { AnswerBoxes, boxesAmong, isRoom } from './boxes';
+import { Spots, type Placed } from './spots';
+import { AnswerStrip, type InStrip } from './strip';
+import { fill } from '../page';
 
 interface Settings {
     assets: string;
@@ -19,6 +22,10 @@ interface Settings {
 /** A prompt's questions: under the words, or at their places on the canvas. */
 export class Questions {
     private readonly spots: Spots;
+    private readonly boxes: AnswerBoxes;
+    private readonly strip: AnswerStrip;
+    private asked: Asked[] = [];
+    private readonly dots = new Map<string, HTMLElement>();
     private fields = new Map<string, Field>();
     private shown = '';
     private beside: string[] = [];
@@ -28,19 +35,33 @@ export class Questions {
         private readonly settings: Settings,
     ) {
         this.spots = new Spots(bench.view, bench.surface, () => bench.pages);
+        this.boxes = new AnswerBoxes(bench.view);
+        this.strip = new AnswerStrip(bench.surface, settings.words, () => this.spots.place());
+        this.spots.turned = (isSmall) => {
+            // As they are on paper, with a dot each, where the page is seen small.
+            this.boxes.show(isSmall ? boxesAmong(this.asked) : []);
+            if (!isSmall) {
+                this.strip.close();
+            }
+        };
     }
 
     /** The same questions again leave what is being typed alone. */
     show(questions: Asked[]): void {
         // What a piece shows is not answered here.
-        const typed = questions.filter(({ spot, kind }) => spot === null && kind !== 'state' && kind !== 'graph');
+        const typed = questions.filter(
+            (one) => one.spot === null && one.kind !== 'state' && one.kind !== 'graph' && !isRoom(one.kind),
+        );
         this.beside = typed.map(({ id }) => id);
         const now = JSON.stringify([this.bench.canvas, questions]);
         if (now !== this.shown) {
             this.shown = now;
             this.fields.clear();
+            this.dots.clear();
             const under: HTMLElement[] = [];
-            const placed: { element: HTMLElement; spot: NonNullable<Asked['spot']> }[] = [];
+            const placed: Placed[] = [];
+            const inStrip: InStrip[] = [];
+            this.asked = questions;
             questions.forEach((asked, i) => {
                 const field = questionField(asked, i + 1, {
                     ...this.settings,
@@ -51,7 +72,15 @@ export class Questions {
                 if (asked.spot === null) {
                     under.push(field.root);
                 } else {
-                    placed.push({ element: field.root, spot: asked.spot });
+                    placed.push({
+                        element: field.root,
+                        spot: asked.spot,
+                        ...(asked.kind !== 'space' && { dot: this.dot(asked, i + 1) }),
+                    });
+                    if (!isRoom(asked.kind)) {
+                        const { root: home } = this.spots;
+                        inStrip.push({ n: i + 1, element: field.root, home, page: asked.spot.page });
+                    }
                 }
             });
             const { list } = this.settings;
@@ -59,7 +88,9 @@ export class Questions {
             if (list !== null) {
                 list.hidden = under.length === 0;
             }
+            this.strip.take(inStrip);
             this.spots.show(placed);
+            this.boxes.show(this.spots.isSmall ? boxesAmong(questions) : []);
         }
         this.freshen();
     }
@@ -67,7 +98,24 @@ export class Questions {
     /** What has been answered, here or on another page. */
     freshen(answers = this.bench.view.log.scene.answers): void {
         this.fields.forEach((field, id) => field.show(answers.get(id)));
+        this.dots.forEach((dot, id) => dot.classList.toggle('is-answered', answers.has(id)));
         this.spots.place();
+        this.strip.showPage(this.bench.pages.indexOf(this.bench.view.page));
+    }
+
+    /** What is pressed on a page that is seen small: the box is answered at its foot. */
+    private dot(asked: Asked, n: number): HTMLElement {
+        const dot = Object.assign(document.createElement('button'), { type: 'button', className: 'spot-dot' });
+        dot.append(Object.assign(document.createElement('span'), { textContent: String(n) }));
+        dot.setAttribute(
+            'aria-label',
+            asked.words === '' ? fill(this.settings.words.question, { n }) : `${n}. ${asked.words}`,
+        );
+        // What is drawn or marked is answered on the page itself.
+        dot.disabled = this.settings.isFixed === true || isRoom(asked.kind);
+        dot.addEventListener('click', () => this.strip.show(n));
+        this.dots.set(asked.id, dot);
+        return dot;
     }
 
     /** How many questions stand beside the page, and how many of them have an answer. */

@@ -8,6 +8,15 @@
             @foreach (Crag\Prompt\Question\QuestionKind::cases() as $kind)<option
                 value="{{ $kind->value }}">{{ __($kind->word()) }}</option>@endforeach
         </select>
+        <div class="draw-boxes">
+            <label class="visually-hidden" for="box-kind">{{ __('What the box is for') }}</label>
+            <select id="box-kind" class="form-select">
+                @foreach (Crag\Prompt\Question\QuestionKind::ofBoxes() as $kind)<option
+                    value="{{ $kind->value }}">{{ __($kind->word()) }}</option>@endforeach
+            </select>
+            <button type="button" id="draw-boxes" class="btn btn-sm btn-outline-slate" aria-pressed="false"><x-icon
+                name="bounding-box" /> {{ __('Draw boxes') }}</button>
+        </div>
         <button type="button" id="find-gaps" class="btn btn-sm btn-outline-slate mt-2"
             title="{{ __('Underscores, lines, empty cells and room below questions on this page become answer boxes') }}"><x-icon
             name="ui-checks-grid" /> {{ __('Find the gaps on this page') }}</button>

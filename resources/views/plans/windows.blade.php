@@ -61,11 +61,18 @@
                 class="visually-hidden">{{ __('Remove the question') }}</span></button></div>
         <label>{{ __('Question') }} <input class="form-control" data-field="words" maxlength="500" dir="auto"
             autocomplete="off"></label>
-        <div data-kinds="choice choices" class="question-options"></div>
-        <div data-kinds="choice choices" class="question-row"><button type="button" class="btn btn-sm btn-outline-slate"
+        <div data-kinds="choice choices marked" class="question-options"></div>
+        <div data-kinds="choice choices marked" class="question-row"><button type="button" class="btn btn-sm btn-outline-slate"
             data-do="option"><x-icon name="plus-lg" /> {{ __('Choice') }}</button>
-            <x-choice data-field="shuffle">
-                {{ __('Other order for each student') }}</x-choice></div>
+            <span data-kinds="choice choices"><x-choice data-field="shuffle">
+                {{ __('Other order for each student') }}</x-choice></span>
+            <span data-kinds="marked"><x-choice data-field="several">
+                {{ __('More than one may be marked') }}</x-choice></span></div>
+        <label data-kinds="tick">{{ __('Right answer') }} <select class="form-select" data-field="tick-right">
+                <option value="">{{ __('no right or wrong') }}</option>
+                <option value="ticked">{{ __('ticked') }}</option>
+                <option value="empty">{{ __('left empty') }}</option>
+            </select></label>
         <label data-kinds="state">{{ __('Piece') }} <select class="form-select" data-field="piece">
                 @foreach (Crag\Manipulative\ManipulativeKind::cases() as $piece)<option
                     value="{{ $piece->value }}">{{ __($piece->word()) }}</option>@endforeach
@@ -121,7 +128,7 @@
         <input data-option="right" aria-label="{{ __('Right') }}" title="{{ __('Right') }}">
         <input class="form-control" data-option="words" maxlength="300" dir="auto"
             aria-label="{{ __('Words of the choice') }}" autocomplete="off">
-        <label class="mini" title="{{ __('A picture for it') }}"><x-icon name="image" /><span
+        <label class="mini option-picture" title="{{ __('A picture for it') }}"><x-icon name="image" /><span
             class="visually-hidden">{{ __('A picture for it') }}</span><input type="file" class="visually-hidden"
             data-option="picture" accept="image/*"></label>
         <button type="button" class="mini" data-option="out" title="{{ __('Remove it') }}"><x-icon name="x-lg" /><span

@@ -197,6 +197,7 @@ final class WatchTest extends OneStudentTestCase
         $this->states()
             ->assertJsonPath('answers.0', [
                 'question' => 'q1',
+                'n' => 1,
                 'written' => '240 N m',
                 'outcome' => 'right',
                 'seats' => [$ada->id, $bo->id],

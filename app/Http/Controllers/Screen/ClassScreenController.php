@@ -72,7 +72,10 @@ final class ClassScreenController
     {
         abort_unless($prompt->id === $session->prompt_id, 404);
 
-        return self::svg(SceneSvg::document($prompt->sceneForAll(), new EmbeddedPictures($session)));
+        return self::svg(SceneSvg::document(
+            $prompt->sceneForAll()->withBoxes($prompt->value()->common()),
+            new EmbeddedPictures($session),
+        ));
     }
 
     /** One of the canvases that are shown, as it was when it was chosen or as it is now. */
@@ -209,10 +212,16 @@ final class ClassScreenController
         $rows = LoggedOperation::query()
             ->where('canvas_id', $item->canvas_id)
             ->where('n', '<=', $item->at_operation ?? PHP_INT_MAX)
-            ->where('kind', '!=', OperationKind::Answer->value)
             ->where('layer', '!=', Layer::Coach->value)
             ->orderBy('n')
             ->get();
+        $boxes = $item->canvas->boxes();
+        // What is answered away from the page is between a student and the teacher.
+        $seen = array_map(static fn (array $box): mixed => $box[1]['id'] ?? null, $boxes);
+        $rows = $rows->filter(
+            static fn (LoggedOperation $row): bool => $row->kind !== OperationKind::Answer->value ||
+                in_array(json_decode($row->body, true)['question'] ?? '', $seen, true),
+        )->values();
         $log = $rows->map(static fn (LoggedOperation $row) => $row->operation());
         $talk = $item->talk;
         $replay = $talk === null
@@ -224,6 +233,7 @@ final class ClassScreenController
             'filmed' => $talk->is_filmed ?? false,
             'captions' => $talk?->captions()->lines ?? [],
             'rubbed' => [],
+            'boxes' => $boxes,
             'steps' => array_map(static fn (array $step): array => [$step['from'], $step['to']], $replay->steps),
             'operations' => $rows
                 ->map(

@@ -19,8 +19,8 @@ final readonly class BoxShape implements CanvasObject
 
     public const CHANGEABLE = ['x', 'y', 'w', 'h', ...ShapeLook::CHANGEABLE];
 
-    /** What has ends to be tied. */
-    private const OPEN = ['line', 'arrow'];
+    /** What has ends to be tied: it goes from one corner of the box to the other, with nothing within. */
+    public const OPEN = ['line', 'arrow'];
 
     private function __construct(
         public string $type,

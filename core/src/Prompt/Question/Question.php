@@ -14,7 +14,7 @@ use Throwable;
 /**
  * One question of a prompt, under its words or at a spot on its pages.
  *
- * JSON form: {"id": …, "kind": …, "words": …, "spot": null or {"page", "x", "y", "w"}} and the fields of its kind.
+ * JSON form: {"id": …, "kind": …, "words": …, "spot": null or {"page", "x", "y", "w", "h"}} and the fields of its kind.
  */
 final readonly class Question
 {
@@ -43,6 +43,9 @@ final readonly class Question
                 QuestionKind::Scale => ScaleAsked::of($fields),
                 QuestionKind::State => StateAsked::of($fields),
                 QuestionKind::Graph => GraphAsked::of($fields),
+                QuestionKind::Tick => TickAsked::of($fields),
+                QuestionKind::Drawing, QuestionKind::Space => new DrawAsked($kind),
+                QuestionKind::Marked => MarkedAsked::of($fields),
             },
         );
     }
@@ -97,6 +100,12 @@ final readonly class Question
         } catch (Throwable $fault) {
             return Verdict::broken($fault);
         }
+    }
+
+    /** Whether anything is answered there: room to write asks for nothing. */
+    public function takesAnswer(): bool
+    {
+        return $this->asked->kind() !== QuestionKind::Space;
     }
 
     /** Whether two answers say the same; what cannot be compared is the same only when it is written alike. */

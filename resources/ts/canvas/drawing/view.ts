@@ -52,6 +52,8 @@ export class View {
     camera: Camera = { scale: 1, x: 0, y: 0 };
     /** Called after the camera has moved. */
     moved: () => void = () => undefined;
+    /** Called when something was answered, or another page is seen. */
+    answered: () => void = () => undefined;
     private wet: WetLayer;
     private hidden = new Set<string>();
     private twin: View | null = null;
@@ -132,6 +134,11 @@ export class View {
         } else {
             this.surfaces.root.after(sheet);
         }
+    }
+
+    /** Puts something on the paper under the ink, as large as the page in units. */
+    onPaper(sheet: HTMLElement): void {
+        this.paper.root.append(sheet);
     }
 
     /** Nobody sees it: nothing is drawn, and the surfaces are given back, until it is seen again. */
@@ -362,6 +369,9 @@ export class View {
         }
         if (this.isAsleep) {
             return;
+        }
+        if (operations.some(({ kind }) => kind === 'answer')) {
+            this.answered();
         }
         if (change === 'all') {
             this.drawAll();
@@ -639,6 +649,7 @@ export class View {
             });
         }
         this.paper.show(this.log.scene.pages.get(this.page) ?? { kind: 'blank' }, paper);
+        this.answered();
         this.clearTip();
         this.drawnWith = this.camera;
         this.place();

@@ -101,7 +101,7 @@ export class Canvases {
         }
         this.isShared = answer.shared;
         desk.store.put({ isCovered: answer.covered });
-        this.grid.fill(answer.seats, answer.kept, answer.operations);
+        this.grid.fill(answer.seats, answer.boxes, answer.kept, answer.operations);
         connection.begin(answer.position);
         this.isLoading = false;
         connection.release();

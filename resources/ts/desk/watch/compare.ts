@@ -2,6 +2,7 @@ import type { Operation, WetInk } from '../../canvas/model/objects';
 import { View } from '../../canvas/drawing/view';
 import { showWet, type Tile } from '../../grid/tile';
 import { get } from '../../live/http';
+import { AnswerBoxes } from '../../questions/boxes';
 import { element, fill } from '../../page';
 import type { CanvasContext } from '../shell/context';
 import type { Desk } from '../shell/desk';
@@ -24,6 +25,7 @@ class Pane {
         this.root = (template.content.cloneNode(true) as DocumentFragment).firstElementChild as HTMLElement;
         element('.compare-name', this.root).textContent = tile.nameShown;
         this.view = new View(element('.page', this.root), settings.assets, settings.stamps);
+        new AnswerBoxes(this.view).show(tile.seat.boxes ?? []);
         this.slider = element<HTMLInputElement>('.compare-at', this.root);
         this.slider.addEventListener('input', () => this.show(Number(this.slider.value)));
         element('.compare-pages', this.root).addEventListener('click', (event) => {

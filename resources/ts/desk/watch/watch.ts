@@ -61,7 +61,7 @@ export class Watch {
         });
         return [...seats]
             .sort(([, a], [, b]) => b.length - a.length)
-            .map(([written, some]) => ({ question: PIECES, written, outcome: null, seats: some, otherwise: {} }));
+            .map(([written, some]) => ({ question: PIECES, n: 0, written, outcome: null, seats: some, otherwise: {} }));
     }
 
     private groupOf(target: Element): AnswerGroup | undefined {
@@ -83,16 +83,16 @@ export class Watch {
         }
         this.drawn = now;
         this.answers = answers;
-        const questions = [...new Set(answers.map(({ question }) => question))];
+        const questions = [...new Map(answers.map(({ question, n }) => [question, n]))].sort(([, a], [, b]) => a - b);
         const line = element('#answer-groups');
         const focused = (document.activeElement as HTMLElement | null)?.dataset.key;
         line.hidden = answers.length === 0;
         line.replaceChildren(
-            ...questions.flatMap((question, n) => [
+            ...questions.flatMap(([question, n]) => [
                 ...(questions.length > 1
                     ? [
                           Object.assign(document.createElement('b'), {
-                              textContent: fill(this.desk.words.question_n, { n: n + 1 }),
+                              textContent: fill(this.desk.words.question_n, { n }),
                               className: 'answer-question',
                           }),
                       ]

@@ -1,10 +1,10 @@
 @if ($questions !== [])
     <h3 class="h6">{{ __('Answers') }}</h3>
     <ol class="answers">
-        @foreach ($questions as $question)
+        @foreach ($questions as $i => $question)
             @php($given = $answers[$question->id] ?? null)
             @php($verdict = $given === null ? null : $question->compare($given))
-            <li data-question="{{ $question->id }}"
+            <li value="{{ $i + 1 }}" data-question="{{ $question->id }}"
                 data-outcome="{{ $given === null ? 'none' : $verdict?->outcome->value }}">
                 @if ($question->words !== '') <span class="answers-asked"
                     data-maths="{{ $question->words }}">{{ $question->words }}</span> @endif

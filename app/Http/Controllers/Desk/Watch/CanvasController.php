@@ -18,6 +18,7 @@ use Crag\Canvas\Log\Replay;
 use Crag\Canvas\Scene;
 use Crag\Checks\Judgement;
 use Crag\Plan\PlanPrompt;
+use Crag\Prompt\Question\Question;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -53,7 +54,7 @@ final class CanvasController
         };
         $replay = Replay::of($rows->map(static fn (LoggedOperation $row) => $row->operation()), ...$authors);
 
-        return ReplayAnswer::of($replay, $rows);
+        return ReplayAnswer::of($replay, $rows, $found);
     }
 
     /** What was answered on it, beside what is right, and how it was checked. */
@@ -73,7 +74,7 @@ final class CanvasController
             'session' => $session,
             'canvas' => $found,
             'prompt' => $mine,
-            'questions' => $mine->questions,
+            'questions' => array_filter($mine->questions, static fn (Question $one): bool => $one->takesAnswer()),
             'answers' => self::answersOn($found->scene(), $mine),
             'lookFor' => $mine->lookFor,
             'checks' => $found->checks()->with('teacher')->limit(self::MOST_CHECKS)->get(),

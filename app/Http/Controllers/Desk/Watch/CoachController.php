@@ -40,7 +40,7 @@ final class CoachController
             $this->tools() + [
                 'questions' => array_map(
                     static fn (Question $question): array => $question->forStudent($seat->id),
-                    $found->prompt->forSeat($seat)->questions,
+                    $found->questions(),
                 ),
                 'channel' => $seat->channelId(),
                 'looked' => $found->looked_at_operation,

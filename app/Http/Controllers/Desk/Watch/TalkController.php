@@ -114,7 +114,7 @@ final class TalkController
             $found->lasts_ms,
         );
 
-        return ReplayAnswer::of($replay, $rows, $found);
+        return ReplayAnswer::of($replay, $rows, $found->canvas, $found);
     }
 
     /** A student's, a group's, or the lead canvas: notes and what is drawn over shown work are not spoken about. */

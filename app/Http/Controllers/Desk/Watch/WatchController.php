@@ -45,6 +45,11 @@ final class WatchController
                     ...$seat->announcement(),
                     'canvas' => $canvases->get($seat->id)?->id,
                     'isSent' => $canvases->get($seat->id)?->sent_at_ms !== null,
+                    'boxes' => EachSeat::read(
+                        $seat->id,
+                        static fn (): array => $prompt->boxesFor($seat),
+                        static fn (): array => [],
+                    ),
                 ],
             );
         // Covered work does not even reach the desk's page.
@@ -69,6 +74,8 @@ final class WatchController
                 json_encode($isCovered),
                 ',"shared":',
                 json_encode($prompt->sharing() !== Sharing::Each),
+                ',"boxes":',
+                json_encode($prompt->boxes()),
                 ',"position":',
                 json_encode($position),
                 ',"seats":',

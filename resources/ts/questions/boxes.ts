@@ -19,7 +19,11 @@ export class AnswerBoxes {
     private asked: { n: number; asked: Asked; spot: Spot }[] = [];
     private shown = '';
 
-    constructor(private readonly view: View) {
+    constructor(
+        private readonly view: View,
+        /** Whether each says its number: where dots lie over them, those do. */
+        private readonly isNumbered = true,
+    ) {
         view.onPaper(this.root);
         view.answered = () => this.freshen();
     }
@@ -37,22 +41,25 @@ export class AnswerBoxes {
         if (now !== this.shown) {
             this.shown = now;
             this.root.replaceChildren(
-                ...here.map(({ n, asked, spot }) => box(n, asked, spot, scene.answers.get(asked.id))),
+                ...here.map(({ n, asked, spot }) => {
+                    const root = box(asked, spot, scene.answers.get(asked.id));
+                    if (this.isNumbered && asked.kind !== 'space') {
+                        root.prepend(span('answer-box-n', String(n)));
+                    }
+                    return root;
+                }),
             );
         }
     }
 }
 
-function box(n: number, asked: Asked, spot: Spot, value: AnswerValue | undefined): HTMLElement {
+function box(asked: Asked, spot: Spot, value: AnswerValue | undefined): HTMLElement {
     const root = Object.assign(document.createElement('div'), { className: 'answer-box' });
     root.dataset.kind = asked.kind;
     root.style.left = `${spot.x}px`;
     root.style.top = `${spot.y}px`;
     root.style.width = `${spot.w}px`;
     root.style.minHeight = `${spot.h ?? LINE}px`;
-    if (asked.kind !== 'space') {
-        root.append(span('answer-box-n', String(n)));
-    }
     if (spot.bare !== true && asked.words !== '' && !isRoom(asked.kind)) {
         root.append(span('answer-box-words', asked.words.replaceAll('$', '')));
     }

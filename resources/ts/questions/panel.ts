@@ -35,7 +35,7 @@ export class Questions {
         private readonly settings: Settings,
     ) {
         this.spots = new Spots(bench.view, bench.surface, () => bench.pages);
-        this.boxes = new AnswerBoxes(bench.view);
+        this.boxes = new AnswerBoxes(bench.view, false);
         this.strip = new AnswerStrip(bench.surface, settings.words, () => this.spots.place());
         this.spots.turned = (isSmall) => {
             // As they are on paper, with a dot each, where the page is seen small.

@@ -73,6 +73,7 @@ Route::get('/metrics', [HealthController::class, 'metrics']);
 
 Route::get('/backdrop.svg', [PictureController::class, 'backdrop'])->name('backdrop');
 Route::get('/asset/{asset}', [PictureController::class, 'asset'])->name('asset');
+Route::get('/asset/{asset}/text', [PictureController::class, 'text'])->name('asset.text');
 Route::get('/asset-light/{asset}', [PictureController::class, 'light'])->name('asset.light');
 Route::get('/live/may-open', LiveController::class);
 

@@ -7,6 +7,7 @@ namespace App\Jobs;
 use App\Models\Asset;
 use App\Models\Teachers\Intake;
 use App\Models\Teachers\Teacher;
+use App\Pictures\PageLines;
 use App\Pictures\PdfPage;
 use App\Pictures\StorePicture;
 use App\Pictures\UnusablePicture;
@@ -47,6 +48,7 @@ final class TakeInPdf implements ShouldQueue
             foreach ($numbers as $number) {
                 $picture = $this->picture($intake, $number, $storePicture);
                 $page = new PromptPage($picture->backdrop());
+                $name ??= self::firstLine($picture);
                 if ($as === 'pages') {
                     $pages[] = $page;
                 } else {
@@ -63,7 +65,7 @@ final class TakeInPdf implements ShouldQueue
                 $edit->add(
                     $intake->plan,
                     $teacher,
-                    PreparedPrompt::saying('', PromptPages::of($pages)),
+                    PreparedPrompt::saying($name, PromptPages::of($pages)),
                     $after === '' ? null : $after,
                 );
             }
@@ -98,14 +100,6 @@ final class TakeInPdf implements ShouldQueue
     /** What a page begins with is what its prompt is called; a page that is a picture has no words. */
     private static function firstLine(Asset $page): string
     {
-        $words = $page->page_words ?? [];
-        usort($words, static fn (array $a, array $b): int => $a[2] <=> $b[2]);
-        $first = $words[0] ?? null;
-        $line = $first === null
-            ? []
-            : array_filter($words, static fn (array $one): bool => $one[2] < $first[2] + $first[4] / 2);
-        usort($line, static fn (array $a, array $b): int => $a[1] <=> $b[1]);
-
-        return mb_substr(trim(implode(' ', array_column($line, 0)), " \t_.…"), 0, self::LONGEST_NAME);
+        return mb_substr(trim(PageLines::of($page)[0][0] ?? '', " \t_.…"), 0, self::LONGEST_NAME);
     }
 }

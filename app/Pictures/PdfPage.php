@@ -30,7 +30,22 @@ final class PdfPage
      */
     public static function count(string $pdf): int
     {
-        $about = Process::timeout(self::SECONDS)->run(['pdfinfo', $pdf]);
+        return self::about($pdf, 1)[0];
+    }
+
+    /**
+     * @return array{int, bool} how many pages it has, and whether this one is taller than wide as it is seen
+     *
+     * @throws UnusablePicture
+     */
+    private static function about(string $pdf, int $page): array
+    {
+        $only = ['-f', (string) $page, '-l', (string) $page];
+        $about = Process::timeout(self::SECONDS)->run(['pdfinfo', ...$only, $pdf]);
+        if ($page > 1 && str_contains($about->errorOutput(), 'Wrong page range')) {
+            // How many there are is said of a page that is there.
+            return self::about($pdf, 1);
+        }
         if (str_contains($about->errorOutput(), 'password')) {
             throw UnusablePicture::lockedPdf();
         }
@@ -38,19 +53,24 @@ final class PdfPage
             throw UnusablePicture::damagedPdf();
         }
 
-        return (int) $found[1];
+        preg_match('/^Page\s+\d+ size:\s+([\d.]+) x ([\d.]+)/m', $about->output(), $size);
+        preg_match('/^Page\s+\d+ rot:\s+(\d+)/m', $about->output(), $turned);
+        $isTall = (float) ($size[2] ?? 0) > (float) ($size[1] ?? 0);
+        $isOnItsSide = (int) ($turned[1] ?? 0) % 180 === 90;
+
+        return [(int) $found[1], $isTall !== $isOnItsSide];
     }
 
     /**
      * @param  int  $page  from 1
-     * @param  int  $widest  of the picture, in pixels
+     * @param  ?int  $longest  side of the picture, in pixels; as sharp as pages are kept without it
      * @return string a PNG's path, for the caller to remove
      *
      * @throws UnusablePicture
      */
-    public static function picture(string $pdf, int $page, int $widest = self::WIDEST): string
+    public static function picture(string $pdf, int $page, ?int $longest = null): string
     {
-        $pages = self::count($pdf);
+        [$pages, $isTall] = self::about($pdf, $page);
         if ($page < 1 || $page > $pages) {
             throw UnusablePicture::noSuchPage($page, $pages);
         }
@@ -64,7 +84,7 @@ final class PdfPage
             '-l',
             (string) $page,
             '-scale-to',
-            (string) $widest,
+            (string) ($longest ?? ($isTall ? StorePicture::TALLEST : self::WIDEST)),
             $pdf,
             $to,
         ]);

@@ -25,7 +25,8 @@ final class StorePicture
 
     private const WIDEST = 3200;
 
-    private const TALLEST = 2000;
+    /** In pixels: what is taller is made smaller. */
+    public const TALLEST = 2000;
 
     /** Of all pictures of one teacher's plans; a worksheet of 60 pages has some 20. */
     public const TEACHER_MB = 1024;

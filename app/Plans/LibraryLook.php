@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
+use App\Models\Asset;
 use App\Models\Teachers\Plan;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
@@ -92,7 +93,8 @@ final readonly class LibraryLook
     public function shown(Collection $plans): Collection
     {
         $words = array_filter(explode(' ', mb_strtolower($this->search)));
-        $fits = static function (Plan $plan) use ($words): bool {
+        $onPages = self::onPages($words, $plans);
+        $fits = static function (Plan $plan) use ($words, $onPages): bool {
             $text =
                 $words === []
                     ? ''
@@ -100,7 +102,11 @@ final readonly class LibraryLook
                         $plan->title.' '.implode(' ', $plan->tags).' '.$plan->present()->implode('words', ' '),
                     );
 
-            return array_filter($words, static fn (string $word): bool => ! str_contains($text, $word)) === [];
+            return array_filter(
+                $words,
+                static fn (string $word): bool => ! str_contains($text, $word) &&
+                    ! in_array($plan->id, $onPages[$word], true),
+            ) === [];
         };
         $shown = $plans->filter(
             fn (Plan $plan): bool => ($plan->archived_at !== null) === $this->inArchive &&
@@ -121,5 +127,27 @@ final readonly class LibraryLook
                 ],
             ),
         };
+    }
+
+    /**
+     * @param  array<int, string>  $words
+     * @param  Collection<int, Plan>  $plans
+     * @return array<string, list<string>> by word, the plans on whose worksheets it stands
+     */
+    private static function onPages(array $words, Collection $plans): array
+    {
+        $found = [];
+        foreach ($words as $word) {
+            // As the words of a page are stored: letters beyond ASCII by their numbers.
+            $stored = trim((string) json_encode($word), '"');
+            $found[$word] = array_values(array_map(strval(...), Asset::query()
+                ->whereIn('plan_id', $plans->pluck('id'))
+                ->whereRaw("lower(page_words) like ? escape '!'", ['%'.preg_replace('/[!%_]/', '!$0', $stored).'%'])
+                ->distinct()
+                ->pluck('plan_id')
+                ->all()));
+        }
+
+        return $found;
     }
 }

@@ -23,7 +23,7 @@ final class Crag
         'serve' => [Serve::class, 'start the application without demo data [--port=8000] [--host=0.0.0.0]'],
         'bench' => [
             Bench::class,
-            'measure, and print JSON: live [--students=40] [--seconds=20], reach [--students=35], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], faults [--count=100] [--seed=7], flood [--students=300] [--way=both], classes [--classes=10], canvas, paper, or desk',
+            'measure, and print JSON: live [--students=40] [--seconds=20], reach [--students=35], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], sheets [--pages=60], faults [--count=100] [--seed=7], flood [--students=300] [--way=both], classes [--classes=10], canvas, paper, or desk',
         ],
         'shots' => [Shots::class, 'make the pictures in docs/screenshots from the demo class'],
         'install' => [Install::class, 'install what is missing and build the pages, and start nothing'],

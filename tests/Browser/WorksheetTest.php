@@ -72,6 +72,51 @@ final class WorksheetTest extends BrowserTestCase
         }
     }
 
+    public function test_several_files_come_in_one_after_the_other_wherever_they_are_dropped(): void
+    {
+        $teacher = $this->person('teacher')->visit(self::$crag->address().'/plans');
+        $teacher->click('.library-head .btn-go')->click('#plan-add')->type('#words', 'First');
+        $teacher->click('#plan-add')->type('#words', 'Last');
+        $teacher->until(fn (): bool => $this->words() === ['First', 'Last'], 'two prompts');
+        $files = [];
+        foreach (['One paragraph.' => 'txt', SamplePdf::pages(2) => 'pdf', 'Another paragraph.' => 'txt'] as $in => $kind) {
+            $files[] = ['kind' => $kind === 'pdf' ? 'application/pdf' : 'text/plain', 'bytes' => base64_encode($in)];
+        }
+        // Dropped on the first prompt of the list they come behind it, in their order, and the PDF asks for its pages.
+        $teacher->run(<<<'JS'
+            const files = new DataTransfer();
+            for (const { kind, bytes } of arguments[0]) {
+                const data = Uint8Array.from(atob(bytes), (letter) => letter.charCodeAt(0));
+                files.items.add(new File([data], 'sheet', { type: kind }));
+            }
+            document.querySelector('#plan-prompts [data-prompt]')
+                .dispatchEvent(new DragEvent('drop', { dataTransfer: files, bubbles: true, cancelable: true }));
+            JS, $files);
+        $teacher->seen('#pages-window');
+        $teacher->click('#pages-window [value=pages]')->click('#pages-window .btn-go');
+        $teacher->until(
+            fn (): bool => $this->words() ===
+                ['First', 'One paragraph.', 'Worksheet, page 1', 'Another paragraph.', 'Last'],
+            'all of them in their order',
+            30,
+        );
+        // The PDF's own words can be heard, and found by the browser's search.
+        $teacher->click('#plan-prompts [data-prompt]:nth-of-type(3), #plan-prompts li:nth-child(3) [data-prompt]');
+        $teacher->waitForText('.page-text', 'Worksheet, page 1');
+        // A PDF that is dropped on the canvas is asked about too; left there, nothing comes in.
+        $teacher->run(<<<'JS'
+            const files = new DataTransfer();
+            const data = Uint8Array.from(atob(arguments[0]), (letter) => letter.charCodeAt(0));
+            files.items.add(new File([data], 'sheet', { type: 'application/pdf' }));
+            document.querySelector('#plan-bench .page-frame')
+                .dispatchEvent(new DragEvent('drop', { dataTransfer: files, bubbles: true, cancelable: true }));
+            JS, $files[1]['bytes']);
+        $teacher->seen('#pages-window');
+        $teacher->click('#pages-window [data-cancel]');
+        self::assertCount(5, $this->words());
+        self::assertSame([], $teacher->complaints());
+    }
+
     public function test_boxes_are_drawn_by_hand_and_answered_small_and_large_by_field_tick_and_mark(): void
     {
         $teacher = $this->person('teacher')->visit(self::$crag->address().'/plans');
@@ -174,6 +219,17 @@ final class WorksheetTest extends BrowserTestCase
             return fit.querySelector('span').textContent.trim() === '100 %';
             JS,
         ), 'the whole page');
+    }
+
+    /** @return list<string> of the newest plan's prompts, in their order */
+    private function words(): array
+    {
+        $sequence = json_decode((string) $this->sql('select sequence from plans order by rowid desc limit 1'), true);
+
+        return array_map(
+            fn (mixed $id): string => (string) $this->sql('select words from prompts where id = ?', [$id]),
+            is_array($sequence) ? array_values($sequence) : [],
+        );
     }
 
     private function plan(): string

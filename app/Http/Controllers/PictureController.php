@@ -14,12 +14,14 @@ use App\Models\Seat;
 use App\Models\Show\ShowcaseItem;
 use App\Models\Teachers\Plan;
 use App\Pictures\LightPicture;
+use App\Pictures\PageLines;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Render\NoPictures;
 use Crag\Render\SceneSvg;
 use Crag\Session\Screen\ScreenView;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -58,17 +60,29 @@ final class PictureController
      */
     public function asset(Request $request, Asset $asset): BinaryFileResponse
     {
-        if ($asset->plan_id !== null) {
-            abort_unless(
-                CurrentTeacher::of($request)?->mayEdit(Plan::query()->findOrFail($asset->plan_id)) === true,
-                403,
-            );
+        abort_unless($this->maySee($request, $asset), 403);
 
-            return $this->file($asset);
+        return $this->file($asset);
+    }
+
+    /** The words of a PDF's page, line by line: as {@see Asset::$page_words} has them. */
+    public function text(Request $request, Asset $asset): JsonResponse
+    {
+        abort_unless($this->maySee($request, $asset), 403);
+
+        return response()
+            ->json(['lines' => PageLines::of($asset)])
+            ->header('Cache-Control', 'private, max-age=86400');
+    }
+
+    private function maySee(Request $request, Asset $asset): bool
+    {
+        if ($asset->plan_id !== null) {
+            return CurrentTeacher::of($request)?->mayEdit(Plan::query()->findOrFail($asset->plan_id)) === true;
         }
         $session = LiveSession::query()->findOrFail($asset->live_session_id);
-        $may =
-            CurrentTeacher::of($request)?->mayRun($session) ||
+
+        return CurrentTeacher::of($request)?->mayRun($session) ||
             $this->isFor(CurrentSeat::in($request, $session), $asset) ||
             (CurrentScreen::shows($request, $session) &&
                 ($asset->seat_id === null ||
@@ -76,9 +90,6 @@ final class PictureController
             (CurrentSeat::in($request, $session)?->isIn() === true &&
                 $session->shown_on->isOnPages() &&
                 self::isReplayed($session, $asset));
-        abort_unless($may, 403);
-
-        return $this->file($asset);
     }
 
     /** The same picture in fewer bytes. */

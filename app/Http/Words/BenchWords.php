@@ -30,6 +30,7 @@ final class BenchWords
             'page' => __('Page :n of :all'),
             'squares' => __('1 square|:n squares'),
             'question' => __('Question :n'),
+            'page_text' => __('Text of this page'),
             'answer_strip' => __('Answer a box'),
             'box_before' => __('Previous box'),
             'box_next' => __('Next box'),

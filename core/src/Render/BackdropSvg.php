@@ -7,6 +7,12 @@ namespace Crag\Render;
 use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\Backdrop\BackdropKind;
 use Crag\Prompt\Paper;
+use Crag\Render\Papers\FrameSvg;
+use Crag\Render\Papers\LogSvg;
+use Crag\Render\Papers\MapSvg;
+use Crag\Render\Papers\MillimetreSvg;
+use Crag\Render\Papers\PolarSvg;
+use Crag\Render\Papers\StavesSvg;
 
 /** A backdrop as SVG, in page units: white paper and what is ruled on it. */
 final class BackdropSvg
@@ -33,7 +39,14 @@ final class BackdropSvg
                 BackdropKind::NumberLine => $backdrop->line === null
                     ? ''
                     : NumberLineSvg::draw($backdrop->line, $backdrop->parts, $paper),
-                BackdropKind::Staves => self::staves($paper),
+                BackdropKind::Staves => StavesSvg::draw($paper, $backdrop->variant),
+                BackdropKind::Millimetre => MillimetreSvg::draw($paper),
+                BackdropKind::Polar => PolarSvg::draw($paper, $backdrop->count()),
+                BackdropKind::Log => LogSvg::draw($paper, $backdrop->variant === 'both'),
+                BackdropKind::Timeline => FrameSvg::timeline($paper, $backdrop->count()),
+                BackdropKind::Comparison => FrameSvg::comparison($paper, $backdrop->count()),
+                BackdropKind::Causes => FrameSvg::causes($paper, $backdrop->count()),
+                BackdropKind::Map => MapSvg::draw($paper, $backdrop->variant),
                 BackdropKind::Picture => self::picture((string) $backdrop->asset, $pictures, $paper),
             };
     }
@@ -96,19 +109,6 @@ final class BackdropSvg
         }
 
         return $path;
-    }
-
-    /** Groups of five lines, as many as the paper takes, with room for ledger lines between them. */
-    private static function staves(Paper $paper): string
-    {
-        $path = '';
-        for ($stave = 0; 90 + 180 * $stave + 88 <= $paper->height; $stave++) {
-            for ($line = 0; $line < 5; $line++) {
-                $path .= 'M60 '.(90 + 180 * $stave + 22 * $line).'H'.($paper->width - 60);
-            }
-        }
-
-        return self::lines($path, '#7d8b92');
     }
 
     private static function picture(string $asset, Pictures $pictures, Paper $paper): string

@@ -7,6 +7,7 @@ namespace Crag\Tests\Prompt;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\Backdrop\Backdrop;
+use Crag\Prompt\Backdrop\BackdropKind;
 use Crag\Prompt\Values\Range;
 use Crag\Render\BackdropSvg;
 use Crag\Render\NoPictures;
@@ -35,12 +36,20 @@ final class BackdropTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>}> */
     public static function backdrops(): iterable
     {
-        foreach (['blank', 'lined', 'staves'] as $kind) {
+        foreach (['blank', 'lined', 'millimetre'] as $kind) {
             yield $kind => [['kind' => $kind]];
         }
         foreach (['squared', 'dotted', 'isometric'] as $kind) {
             foreach (['small', 'middle', 'large'] as $size) {
                 yield "{$kind} {$size}" => [['kind' => $kind, 'size' => $size]];
+            }
+        }
+        foreach (BackdropKind::cases() as $kind) {
+            foreach (array_keys($kind->variants()) as $i => $variant) {
+                // The usual one is not written down.
+                yield "{$kind->value} {$variant}" => [
+                    ['kind' => $kind->value] + ($i === 0 ? [] : ['variant' => $variant]),
+                ];
             }
         }
         yield 'axes' => [self::AXES];

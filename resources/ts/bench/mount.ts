@@ -1,6 +1,7 @@
 import { Workbench, type WorkbenchSettings } from '../canvas/workbench';
 import { listenToNumbers, listenToWords } from './constructing';
 import { listenToBenchKeys } from './keys';
+import { PageText } from './pagetext';
 import { Panel } from './panel';
 import { PieceParts } from './parts';
 import { Sliders } from './sliders';
@@ -32,6 +33,7 @@ export function mountBench(
     panel = new Panel(bench, settings.root, () => present(tray), settings.assets, settings.stamps);
     parts = new PieceParts(bench);
     sliders = new Sliders(bench, element('.construct-sliders', settings.root), settings.address);
+    new PageText(bench.view, element('.stage', settings.root), settings.words.page_text);
     listenToBenchKeys(bench, tray);
     listenToWords(bench, settings.root, settings.address);
     listenToNumbers(bench, settings.root);

@@ -391,7 +391,7 @@ await document.fonts.ready;
 await drawing.begin();
 take(await get<PlanState>(`${page.address}/state`));
 if (page.intake !== null) {
-    takeIn.ask(page.intake);
+    void takeIn.ask(page.intake);
 }
 window.setInterval(
     () => document.visibilityState === 'visible' && !saver.isBusy && void look().catch(() => undefined),

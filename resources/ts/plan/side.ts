@@ -1,6 +1,6 @@
 import type { PlanWords } from '../protocol/words';
 import type { Backdrop } from '../canvas/model/objects';
-import { WIDE } from '../canvas/model/paper';
+import { fillSettings, readSettings, showSettings } from '../bench/backdropform';
 import { backdropAddress } from '../canvas/drawing/paper';
 import { reasonOf, sendFile } from '../live/http';
 import { element } from '../page';
@@ -115,29 +115,18 @@ export class Side {
             return;
         }
         input('backdrop-kind').value = kind;
-        for (const [name, value] of Object.entries({ paper: WIDE.join('x'), ...more })) {
-            const field = this.backdrop.elements.namedItem(`settings[${name}]`) as HTMLInputElement | null;
-            if (field !== null && field.type !== 'file') {
-                field.value = String(value);
-            }
-        }
-        this.showSettings(kind);
-    }
-
-    private showSettings(kind: string): void {
-        for (const part of this.backdrop.querySelectorAll<HTMLElement>('[data-settings]')) {
-            part.hidden = !present(part.dataset.settings).split(' ').includes(kind);
-        }
+        fillSettings(this.backdrop, { kind, ...more });
+        showSettings(this.backdrop, kind);
     }
 
     private async putUnder(changed: HTMLInputElement): Promise<void> {
         const kind = input('backdrop-kind').value;
-        this.showSettings(kind);
+        showSettings(this.backdrop, kind);
         this.awaitsFile = kind === 'picture' ? this.settings.where() : null;
         const problem = element('#backdrop-problem');
         problem.textContent = '';
         if (kind !== 'picture') {
-            await this.tryOut(read(this.backdrop, kind));
+            await this.tryOut(readSettings(this.backdrop, kind));
         } else if (changed.type === 'file' && changed.files?.[0] !== undefined) {
             try {
                 const page = element<HTMLInputElement>('[name=pdf_page]', this.backdrop).value || 1;
@@ -197,21 +186,4 @@ function put(id: string, value: string): void {
     if (document.activeElement !== field) {
         field.value = value;
     }
-}
-
-/** "Method: none, some, complete", or a name alone. */
-
-/** A ruling's settings, numbers as numbers; what belongs to other rulings is left out. */
-function read(form: HTMLFormElement, kind: string): Backdrop {
-    const backdrop: Backdrop = { kind };
-    for (const part of form.querySelectorAll<HTMLElement>('[data-settings]')) {
-        if (present(part.dataset.settings).split(' ').includes(kind)) {
-            for (const field of part.querySelectorAll<HTMLInputElement>('[name^="settings["]')) {
-                const name = field.name.slice(9, -1);
-                const isNumber = field.type === 'number' || field.dataset.number !== undefined;
-                backdrop[name] = !isNumber ? field.value : field.value === '' ? '' : Number(field.value);
-            }
-        }
-    }
-    return backdrop;
 }

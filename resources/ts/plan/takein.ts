@@ -32,38 +32,25 @@ export class TakeIn {
     private readonly dialog = element<HTMLDialogElement>('#pages-window');
     private readonly said = element('#plan-intake');
     private intake: Intake | null = null;
+    /** Behind which prompt the next file comes, where that is another than the open one. */
+    private place = '';
+    private isChosen = false;
+    private over: () => void = () => undefined;
 
     constructor(private readonly settings: Settings) {
         const input = element<HTMLInputElement>('#plan-file');
         input.addEventListener('change', () => {
-            const [file] = input.files ?? [];
-            if (file !== undefined) {
-                void this.take(file);
-            }
+            void this.takeAll([...(input.files ?? [])]);
             input.value = '';
         });
-        // The canvas takes what is dropped on it; all the rest of the page brings a file into the plan.
-        document.addEventListener('drop', (event) => {
-            const [file] = event.dataTransfer?.files ?? [];
-            if (
-                file !== undefined &&
-                !event.defaultPrevented &&
-                (event.target as Element).closest('input[type=file]') === null
-            ) {
-                event.preventDefault();
-                void this.take(file);
-            }
-        });
+        // One picture that is dropped on the canvas stands on it; all else, and everywhere else, comes into the plan.
+        document.addEventListener('drop', (event) => this.dropped(event), true);
         document.addEventListener('paste', (event) => {
-            const [file] = event.clipboardData?.files ?? [];
-            if (
-                file !== undefined &&
-                !event.defaultPrevented &&
-                (event.target as Element).closest('#plan-bench') === null
-            ) {
-                void this.take(file);
+            if (!event.defaultPrevented && (event.target as Element).closest('#plan-bench') === null) {
+                void this.takeAll([...(event.clipboardData?.files ?? [])]);
             }
         });
+        this.dialog.addEventListener('close', () => this.closed());
         element<HTMLInputElement>('#pages-choice').addEventListener('input', (event) =>
             this.tick((event.target as HTMLInputElement).value),
         );
@@ -74,8 +61,32 @@ export class TakeIn {
         });
     }
 
-    async take(file: File): Promise<void> {
-        const { address, words, after, sequence, arrived, say } = this.settings;
+    /** One after the other, each behind the one before. */
+    async takeAll(files: File[]): Promise<void> {
+        for (const file of files) {
+            await this.take(file);
+        }
+        this.place = '';
+    }
+
+    private dropped(event: DragEvent): void {
+        const files = [...(event.dataTransfer?.files ?? [])];
+        const target = event.target as Element;
+        const isOneFor = target.closest('input[type=file]') !== null || target.closest('.run-cards') !== null;
+        const isPicture = files.length === 1 && files[0]?.type.startsWith('image/') === true;
+        if (files.length === 0 || isOneFor || (isPicture && target.closest('#plan-bench') !== null)) {
+            return;
+        }
+        event.preventDefault();
+        event.stopPropagation();
+        // On a prompt of the list it comes behind that one.
+        this.place = target.closest<HTMLElement>('[data-prompt]')?.dataset.prompt ?? '';
+        void this.takeAll(files);
+    }
+
+    private async take(file: File): Promise<void> {
+        const { address, words, sequence, arrived, say } = this.settings;
+        const after = (): string => (this.place === '' ? this.settings.after() : this.place);
         const before = sequence();
         if (file.size > this.settings.mostBytes) {
             say(words.too_large);
@@ -86,10 +97,11 @@ export class TakeIn {
             const answer = await sendFile<Intake>(`${address}/take-in?after=${after()}`, file);
             if (answer.done === true) {
                 await arrived(before);
+                this.next(before);
                 this.said.textContent = words.brought_in;
             } else {
                 this.said.textContent = '';
-                this.ask(answer);
+                await this.ask(answer);
             }
         } catch (problem) {
             // It stays beside the button; the toast goes.
@@ -99,9 +111,18 @@ export class TakeIn {
         }
     }
 
-    /** Which pages, and what becomes of them. */
-    ask(intake: Intake): void {
+    /** What comes next stands behind what has just come. */
+    private next(before: string[]): void {
+        const fresh = this.settings.sequence().filter((id) => !before.includes(id));
+        this.place = fresh.at(-1) ?? this.place;
+    }
+
+    /** Which pages, and what becomes of them; resolves when they are in, or left. */
+    ask(intake: Intake): Promise<void> {
         this.intake = intake;
+        const isOver = new Promise<void>((over) => {
+            this.over = over;
+        });
         const choice = element<HTMLInputElement>('#pages-choice');
         choice.value = intake.total === 1 ? '1' : `1-${Math.min(intake.total, MOST_SHOWN)}`;
         element('#pages-problem').textContent = '';
@@ -136,6 +157,14 @@ export class TakeIn {
         );
         this.dialog.showModal();
         choice.focus();
+        return isOver;
+    }
+
+    /** Left without choosing. */
+    private closed(): void {
+        if (!this.isChosen) {
+            this.over();
+        }
     }
 
     /** The pictures show what is typed. */
@@ -154,8 +183,9 @@ export class TakeIn {
             let now = await post<Intake>(`${this.settings.address}/intake/${present(this.intake).id}/pages`, {
                 pages,
                 as,
-                after: this.settings.after(),
+                after: this.place === '' ? this.settings.after() : this.place,
             });
+            this.isChosen = true;
             this.dialog.close();
             while (now.state === 'waiting' || now.state === 'making') {
                 this.said.textContent = fill(this.settings.words.bringing_pages, {
@@ -166,13 +196,19 @@ export class TakeIn {
                 now = await get<Intake>(`${this.settings.address}/intake/${now.id}`).catch(() => now);
             }
             await this.settings.arrived(before);
+            this.next(before);
             this.said.textContent = now.state === 'ready' ? this.settings.words.brought_in : '';
             if (now.state === 'failed') {
                 this.settings.say(now.problem);
             }
         } catch (problem) {
             element('#pages-problem').textContent = reasonOf(problem, this.settings.words);
+            if (this.dialog.open) {
+                return;
+            }
         }
+        this.isChosen = false;
+        this.over();
     }
 }
 

@@ -88,6 +88,7 @@ export type BenchWord =
     | 'object'
     | 'only_lines_in_parts'
     | 'page'
+    | 'page_text'
     | 'paste_cut'
     | 'piece_algebra_tiles'
     | 'piece_atoms'

@@ -25,7 +25,7 @@ export class AnswerBoxes {
         private readonly isNumbered = true,
     ) {
         view.onPaper(this.root);
-        view.answered = () => this.freshen();
+        view.whenSeen(() => this.freshen());
     }
 
     show(boxes: Boxes): void {

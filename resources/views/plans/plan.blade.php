@@ -46,7 +46,7 @@
             <button id="plan-ready" class="btn btn-outline-slate" aria-haspopup="dialog"><x-icon name="journal-plus" />
                 {{ __('Ready-made') }}</button>
             <label class="btn btn-outline-slate"><x-icon name="box-arrow-in-down" /> {{ __('Add from a file') }}
-                <input id="plan-file" type="file" class="visually-hidden"
+                <input id="plan-file" type="file" class="visually-hidden" multiple
                     accept=".pdf,.zip,.xml,.txt,.md,.png,.jpg,.jpeg,.webp,.gif,.svg,application/pdf,image/*"></label>
             <p id="plan-intake" class="form-text" role="status"></p>
         </nav>

@@ -213,6 +213,26 @@ final class BringInPlanTest extends CragTestCase
         $this->asTeacher('another-teacher')->getJson("{$at}?page=0")->assertForbidden();
     }
 
+    public function test_the_text_of_a_page_is_told_to_who_may_see_it_and_found_in_the_library(): void
+    {
+        $intake = $this->take(SamplePdf::worksheet())->json('id');
+        $this->postJson("/plan/{$this->plan->id}/intake/{$intake}/pages", ['pages' => '1', 'as' => 'prompts'])
+            ->assertOk();
+        $asset = Asset::query()->where('plan_id', $this->plan->id)->latest('id')->firstOrFail();
+        $lines = $this->getJson("/asset/{$asset->id}/text")->assertOk()->json('lines');
+        self::assertSame('Levers and moments', $lines[0][0]);
+        self::assertSame('Name of the force', $lines[2][0]);
+        self::assertGreaterThan($lines[0][2], $lines[1][2], 'from top to bottom');
+        // By what stands on the page alone; all the words of a search must be there.
+        foreach (['plank turns' => true, 'PLANK' => true, 'plank bicycle' => false, '100%' => false] as $search => $is) {
+            $found = $this->get('/plans?search='.urlencode($search))->assertOk();
+            $found->{$is ? 'assertSee' : 'assertDontSee'}("/plan/{$this->plan->id}", false);
+        }
+        // A session that is made of it gives its own students the text, and nobody else.
+        $this->asTeacher('another-teacher')->getJson("/asset/{$asset->id}/text")->assertForbidden();
+        $this->asNobody()->getJson("/asset/{$asset->id}/text")->assertForbidden();
+    }
+
     public function test_a_pdf_is_looked_at_first_and_its_chosen_pages_become_pages_of_one_prompt(): void
     {
         $this->postJson("/plan/{$this->plan->id}/prompts", ['words' => 'First', 'after' => null]);
@@ -255,7 +275,7 @@ final class BringInPlanTest extends CragTestCase
             'done' => 4,
             'total' => 4,
         ]);
-        self::assertSame(['First', ''], $this->words());
+        self::assertSame(['First', 'Worksheet, page 1'], $this->words());
         $this->assertPictures([1, 4]);
         self::assertFileDoesNotExist(Intake::query()->findOrFail($intake)->path());
         $this->postJson("/plan/{$this->plan->id}/intake/{$intake}/pages", ['pages' => '1'])->assertStatus(409);

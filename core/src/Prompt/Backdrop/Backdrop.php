@@ -13,8 +13,9 @@ use Crag\Prompt\Values\Range;
  * What lies fixed under all ink of a page: a ruling, or a picture of the session's.
  *
  * JSON form: {"kind": …} and, by kind, "size" (small, middle, large), "asset" (a picture's id), the fields of {@see
- * Axes}, or those of {@see Range} and "parts" (into how many equal parts a number line's steps are cut). "paper" is the
- * page's size where it is not the wide one.
+ * Axes}, or those of {@see Range} and "parts" (into how many equal parts a number line's steps are cut). "variant" is
+ * one of {@see BackdropKind::variants} where it is not the usual one. "paper" is the page's size where it is not the
+ * wide one.
  */
 final readonly class Backdrop
 {
@@ -30,6 +31,7 @@ final readonly class Backdrop
         public ?Range $line = null,
         public int $parts = 1,
         ?Paper $paper = null,
+        public string $variant = '',
     ) {
         $this->paper = $paper ?? Paper::wide();
     }
@@ -55,7 +57,16 @@ final readonly class Backdrop
     /** The same on another paper. */
     public function on(Paper $paper): self
     {
-        return new self($this->kind, $this->size, $this->asset, $this->axes, $this->line, $this->parts, $paper);
+        return new self(
+            $this->kind,
+            $this->size,
+            $this->asset,
+            $this->axes,
+            $this->line,
+            $this->parts,
+            $paper,
+            $this->variant,
+        );
     }
 
     /** @throws UnreadableFields */
@@ -71,8 +82,22 @@ final readonly class Backdrop
                 $kind,
                 BackdropSize::from($fields->oneOf('size', array_column(BackdropSize::cases(), 'value'), 'middle')),
             ),
+            $kind->variants() !== [] => new self($kind, variant: self::readVariant($kind, $fields)),
             default => new self($kind),
         };
+    }
+
+    private static function readVariant(BackdropKind $kind, Fields $fields): string
+    {
+        $keys = array_keys($kind->variants());
+
+        return $fields->oneOf('variant', $keys, $keys[0] ?? null);
+    }
+
+    /** How many parts, columns or degrees its variant means. */
+    public function count(): int
+    {
+        return (int) preg_replace('/\D/', '', $this->variant);
     }
 
     /** @return array<string, string|float|int> */
@@ -84,6 +109,9 @@ final readonly class Backdrop
                 $this->axes !== null => $this->axes->toArray(),
                 $this->line !== null => [...$this->line->toArray(), 'parts' => $this->parts],
                 $this->kind->hasSizes() => ['size' => $this->size->value],
+                $this->variant !== '' && $this->variant !== array_key_first($this->kind->variants()) => [
+                    'variant' => $this->variant,
+                ],
                 default => [],
             } +
             ($this->paper->isWide() ? [] : ['paper' => $this->paper->text()]);

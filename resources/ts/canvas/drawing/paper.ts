@@ -39,7 +39,7 @@ export class Paper {
     }
 }
 
-const LETTERED = ['axes', 'number-line'];
+const LETTERED = ['axes', 'number-line', 'polar'];
 const drawings = new Map<string, Promise<Node>>();
 
 /** A drawing of the server's own as part of the page; each is asked for once. */

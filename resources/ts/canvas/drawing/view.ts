@@ -53,7 +53,7 @@ export class View {
     /** Called after the camera has moved. */
     moved: () => void = () => undefined;
     /** Called when something was answered, or another page is seen. */
-    answered: () => void = () => undefined;
+    private readonly seen: (() => void)[] = [];
     private wet: WetLayer;
     private hidden = new Set<string>();
     private twin: View | null = null;
@@ -134,6 +134,15 @@ export class View {
         } else {
             this.surfaces.root.after(sheet);
         }
+    }
+
+    /** Says when something was answered, or another page is seen. */
+    whenSeen(called: () => void): void {
+        this.seen.push(called);
+    }
+
+    private tellSeen(): void {
+        this.seen.forEach((called) => called());
     }
 
     /** Puts something on the paper under the ink, as large as the page in units. */
@@ -371,7 +380,7 @@ export class View {
             return;
         }
         if (operations.some(({ kind }) => kind === 'answer')) {
-            this.answered();
+            this.tellSeen();
         }
         if (change === 'all') {
             this.drawAll();
@@ -649,7 +658,7 @@ export class View {
             });
         }
         this.paper.show(this.log.scene.pages.get(this.page) ?? { kind: 'blank' }, paper);
-        this.answered();
+        this.tellSeen();
         this.clearTip();
         this.drawnWith = this.camera;
         this.place();

@@ -3,6 +3,7 @@ import { paperOf } from './paper';
 
 const STEPS: Record<string, number> = { small: 25, middle: 50, large: 100 };
 const LINED = 60;
+const MM = 10;
 /** Between the axes' grid and the page's edges, in units, as core/src/Render/AxesSvg.php draws it. */
 const AXES_MARGIN = 70;
 const LINE_MARGIN = 90;
@@ -24,6 +25,8 @@ export function snapped(backdrop: Backdrop, x: number, y: number): [number, numb
         }
         case 'lined':
             return [nearest(x, PLAIN), nearest(y, LINED)];
+        case 'millimetre':
+            return [nearest(x, MM), nearest(y, MM)];
         case 'staves':
             return [nearest(x, PLAIN), onStave(y)];
         case 'axes':

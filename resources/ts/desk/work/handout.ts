@@ -1,4 +1,4 @@
-import { WIDE } from '../../canvas/model/paper';
+import { fillSettings, showSettings } from '../../bench/backdropform';
 import type { Backdrop } from '../../canvas/model/objects';
 import { post, reasonOf, sendForm } from '../../live/http';
 import { element, fill } from '../../page';
@@ -249,12 +249,7 @@ export class HandOutForm {
 
     private fillBackdrop({ kind, ...settings }: Backdrop): void {
         this.choose('backdrop', kind);
-        for (const [name, value] of Object.entries({ paper: WIDE.join('x'), ...settings })) {
-            const field = this.form.elements.namedItem(`settings[${name}]`) as HTMLInputElement | null;
-            if (field !== null) {
-                field.value = String(value);
-            }
-        }
+        fillSettings(this.form, { kind, ...settings });
     }
 
     private choose(name: string, value: string): void {
@@ -271,9 +266,7 @@ export class HandOutForm {
         for (const part of this.form.querySelectorAll<HTMLElement>('[data-for-mode]')) {
             part.hidden = part.dataset.forMode !== this.mode;
         }
-        for (const settings of this.form.querySelectorAll<HTMLElement>('[data-settings]')) {
-            settings.hidden = !present(settings.dataset.settings).split(' ').includes(this.value('backdrop'));
-        }
+        showSettings(this.form, this.value('backdrop'));
         const { current, looking } = this.desk.store.now;
         const rail = document.querySelector<HTMLElement>(
             `#rail [data-prompt="${what === 'words' ? current : looking}"]`,

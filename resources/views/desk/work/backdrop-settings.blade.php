@@ -1,4 +1,4 @@
-<div class="settings" data-settings="blank squared dotted isometric lined axes number-line staves">
+<div class="settings" data-settings="blank squared dotted isometric lined axes number-line staves millimetre polar log timeline comparison causes map">
     <label class="settings-line">{{ __('Shape of the page') }}
         <select name="settings[paper]" class="form-select">
             @foreach (Crag\Prompt\Paper::named() as $name => $paper)
@@ -15,6 +15,18 @@
             @endforeach
         </select></label>
 </div>
+@foreach (Crag\Prompt\Backdrop\BackdropKind::cases() as $kind)
+    @if ($kind->variants() !== [])
+        <div class="settings" data-settings="{{ $kind->value }}">
+            <label>{{ __('Which') }}
+                <select name="settings[variant]" class="form-select">
+                    @foreach ($kind->variants() as $variant => $word)
+                        <option value="{{ $variant }}">{{ __($word) }}</option>
+                    @endforeach
+                </select></label>
+        </div>
+    @endif
+@endforeach
 <div class="settings" data-settings="axes">
     @foreach (['x' => [__('Across'), -5, 10, 'x'], 'y' => [__('Upwards'), -5, 5, 'y']] as $axis => [$name, $from, $to,
         $label])

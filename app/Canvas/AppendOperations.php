@@ -169,7 +169,7 @@ final readonly class AppendOperations
             static fn (): Scene => KeptScene::of($canvas)->scene,
             static fn (string $id): ?Question => $canvas->seat === null
                 ? null
-                : $canvas->prompt->question($id, $canvas->seat),
+                : $canvas->prompt->questionToAnswer($id, $canvas->seat),
             $layers,
             $counts->isShared,
         );

@@ -17,6 +17,8 @@ use Crag\Plan\PlanPrompt;
 use Crag\Plan\PromptPage;
 use Crag\Plan\PromptPages;
 use Crag\Plan\Task\Task;
+use Crag\Practice\Course;
+use Crag\Practice\PracticeSheet;
 use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\Question\Question;
 use Crag\Prompt\Sharing;
@@ -184,9 +186,45 @@ final class Prompt extends Model
     /** As one student has it, with that student's values, or with their group's. */
     public function forSeat(Seat $seat): PlanPrompt
     {
-        $holder = $this->sharing() === Sharing::Each ? $seat : Together::found($seat, $this) ?? $seat;
+        $value = $this->value();
+        $holder = $this->drawer($seat);
+        $answers = $value->practice?->isStepwise() === true ? $this->answersOf($holder) : [];
 
-        return $this->value()->forStudent($this->id, $holder->n);
+        return $value->forStudent($this->id, $holder->n, $answers);
+    }
+
+    /** Whose canvas a student draws on. */
+    private function drawer(Seat $seat): Seat
+    {
+        return $this->sharing() === Sharing::Each ? $seat : Together::found($seat, $this) ?? $seat;
+    }
+
+    /** @return array<string, mixed> by question */
+    private function answersOf(Seat $holder): array
+    {
+        return $this->canvases()->where('seat_id', $holder->id)->first()?->scene()->answers ?? [];
+    }
+
+    /** How far a student is in practice that goes on until enough in a row are right; null where there is none. */
+    public function courseOf(Seat $seat): ?Course
+    {
+        $practice = $this->value()->practice;
+        $holder = $this->drawer($seat);
+
+        return $practice?->isStepwise() === true
+            ? $practice->course($this->id, $holder->n, $this->answersOf($holder))
+            : null;
+    }
+
+    /** A question that can be answered now: a task of practice is answered once. */
+    public function questionToAnswer(string $id, Seat $seat): ?Question
+    {
+        $question = $this->question($id, $seat);
+        $course = $question !== null && PracticeSheet::isTask($question) ? $this->courseOf($seat) : null;
+        $isOpen = $course === null ||
+            ($question?->id === PracticeSheet::id(count($course->tasks)) && ! $course->isDone);
+
+        return $isOpen ? $question : null;
     }
 
     /** @return list<array{int, array<string, mixed>}> questions with a place on its pages, each behind its number */
@@ -295,13 +333,20 @@ final class Prompt extends Model
     public function announcementTo(Seat $seat): array
     {
         $mine = $this->forSeat($seat);
+        $course = $this->courseOf($seat);
 
         return [
             'words' => $mine->words,
             'questions' => array_map(
-                static fn (Question $question): array => $question->forStudent($seat->id),
+                static fn (Question $question): array => $question->forStudent($seat->id) +
+                    ($course === null ? [] : PracticeSheet::marked($course, $question)),
                 $mine->questions,
             ),
+            'course' => $course === null ? null : [
+                'n' => $course->inRow,
+                'all' => $mine->practice->row ?? 0,
+                'done' => $course->isDone,
+            ],
             'points' => $mine->points,
             'minutes' => $mine->minutes,
             'tasks' => array_map(

@@ -10,6 +10,53 @@ use Tests\Support\BrowserTestCase;
 /** Practice from the editor to the class: chosen, looked at, printed, answered by two with numbers of their own. */
 final class PracticeTest extends BrowserTestCase
 {
+    public function test_a_question_of_ones_own_goes_on_until_two_in_a_row_are_right(): void
+    {
+        $teacher = $this->person('teacher')->visit(self::$crag->address().'/plans');
+        $teacher->click('.library-head .btn-go')->click('#plan-add');
+        $teacher->click('#practice summary')->choose('#practice-family', 'own')->seen('#practice-own');
+        foreach (['words' => '{a: 2..90} N at {b: 2..9} m. Moment?', 'right' => '{a*b}', 'row' => '2'] as $field => $value) {
+            $teacher->run(
+                'const field = document.querySelector(arguments[0]); field.value = arguments[1];
+                field.dispatchEvent(new Event("change", { bubbles: true }))',
+                "#practice-{$field}",
+                $value,
+            );
+        }
+        $this->saved($teacher, '"row":2');
+        $this->assertAccessible($teacher, 'a question of one’s own', '#practice');
+        $plan = (string) $this->sql('select id from plans order by rowid desc limit 1');
+        $teacher->visit(self::$crag->address()."/plan/{$plan}/start");
+        $teacher->type('#name', 'Ms Okafor-Lind')->click('.btn-go');
+        $teacher->find('#grid[data-ready]');
+        $wren = $this->come('Wren', str_replace(' ', '', $teacher->text('.door-letters')), 390, 844);
+        $wren->run('document.querySelector("#questions").hidden = false');
+        $open = '#questions .question:not(:has(.question-mark))';
+        // Half an answer is none until it is handed in.
+        $wren->type("{$open} input", '1');
+        self::assertCount(1, $wren->all('#questions .question'));
+        $wren->type("{$open} input", '1');
+        $wren->click("{$open} .question-hand-in");
+        $wren->waitForText('.question-mark', 'Not right');
+        for ($n = 2; $n <= 3; $n++) {
+            $wren->until(fn (): bool => count($wren->all('#questions .question')) === $n, "task {$n}");
+            $words = (string) $wren->run("return document.querySelector('{$open} [data-words]').dataset.words");
+            self::assertSame(1, preg_match('/(\d+) N at (\d+) m/', $words, $found), $words);
+            $wren->type("{$open} input", (string) ((int) $found[1] * (int) $found[2]));
+            $wren->press("\u{E007}");
+        }
+        $wren->waitForText('.course-state', 'Done: 2 right in a row');
+        $this->assertAccessible($wren, 'practice that is done', '#questions');
+        $teacher->waitForText('.tile-practice', '2/2');
+        // Loaded again, it is as far as it was.
+        $wren->driver->navigate()->refresh();
+        $wren->waitForText('.course-state', 'Done: 2 right in a row');
+        self::assertCount(3, $wren->all('#questions .question-mark'));
+        foreach ([$teacher, $wren] as $page) {
+            self::assertSame([], $page->complaints());
+        }
+    }
+
     public function test_a_teacher_sets_practice_and_each_student_has_their_own(): void
     {
         $teacher = $this->person('teacher')->visit(self::$crag->address().'/plans');
@@ -46,8 +93,8 @@ final class PracticeTest extends BrowserTestCase
         $this->saved($teacher, '"level":1');
         $teacher->click('#plan-redo');
         $this->saved($teacher, '"level":2');
-        $plan = (string) $this->sql('select id from plans');
-        $prompt = (string) $this->sql('select id from prompts where plan_id is not null');
+        $plan = (string) $this->sql('select id from plans order by rowid desc limit 1');
+        $prompt = (string) $this->sql('select id from prompts where plan_id is not null order by rowid desc limit 1');
         $teacher->run('window.location = arguments[0]', "/plan/{$plan}/prompt/{$prompt}/practice/print?n=2&key=1");
         $teacher->until(fn (): bool => count($teacher->all('.practice-paper')) === 4, 'two sheets and two keys');
         $this->assertAccessible($teacher, 'sheets to print');
@@ -88,7 +135,9 @@ final class PracticeTest extends BrowserTestCase
 
     private function saved(Page $teacher, string $json): void
     {
-        $details = fn (): string => (string) $this->sql('select details from prompts where plan_id is not null');
+        $details = fn (): string => (string) $this->sql(
+            'select details from prompts where plan_id is not null order by rowid desc limit 1',
+        );
         $teacher->until(static fn (): bool => str_contains($details(), $json), $json);
     }
 

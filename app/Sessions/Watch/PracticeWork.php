@@ -49,7 +49,8 @@ final class PracticeWork
                     static fn (): int => self::right($prompt, $seat, $canvas),
                     static fn (): null => null,
                 );
-                self::$known[$canvas->id] = [$key, $n === null ? null : [$n, $practice->n]];
+                $all = $practice->isStepwise() ? $practice->row : $practice->n;
+                self::$known[$canvas->id] = [$key, $n === null ? null : [$n, $all]];
             }
             $right[$seat->id] = self::$known[$canvas->id][1];
         }
@@ -59,6 +60,10 @@ final class PracticeWork
 
     private static function right(Prompt $prompt, Seat $seat, Canvas $canvas): int
     {
+        $course = $prompt->courseOf($seat);
+        if ($course !== null) {
+            return $course->inRow;
+        }
         $scene = $canvas->scene();
         $right = 0;
         foreach ($prompt->forSeat($seat)->questions as $question) {

@@ -317,20 +317,30 @@ final readonly class PlanPrompt
         ];
     }
 
-    /** As a student has it; where no values can be drawn, dots stand for them. */
-    public function forStudent(string $seed, int $n): self
+    /**
+     * As a student has it; where no values can be drawn, dots stand for them.
+     *
+     * @param  array<string, mixed>  $answers  the student's, by question: practice may go by them
+     */
+    public function forStudent(string $seed, int $n, array $answers = []): self
     {
         $mine = $this->filled($this->drawFor($seed, $n));
 
         return $this->practice === null
             ? $mine
-            : $mine->with($mine->words, [...$mine->common(), ...$this->practice->questions($seed, $n)]);
+            : $mine->with($mine->words, [...$mine->common(), ...$this->practice->questions($seed, $n, $answers)]);
     }
 
-    /** What leads to a wrong answer of a student to a task of practice, where that is known. */
-    public function slip(string $seed, int $n, Question $question, mixed $answer): ?string
+    /**
+     * What leads to a wrong answer of a student to a task of practice, where that is known.
+     *
+     * @param  array<string, mixed>  $answers  all of the student's, by question
+     */
+    public function slip(string $seed, int $n, Question $question, mixed $answer, array $answers = []): ?string
     {
-        return PracticeSheet::isTask($question) ? $this->practice?->slip($seed, $n, $question, $answer) : null;
+        return PracticeSheet::isTask($question)
+            ? $this->practice?->slip($seed, $n, $question, $answer, $answers)
+            : null;
     }
 
     /** The values that a student has; dots where none can be drawn. */

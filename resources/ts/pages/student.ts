@@ -146,6 +146,7 @@ const outbox = await Outbox.open({
             bench.view.confirm(accepted);
             const ids = new Set(accepted.map(({ id }) => id));
             const stored = bench.view.log.latest(ids.size).filter(({ id }) => ids.has(id));
+            void goOn(stored);
             void kept.add(stored.map((operation) => ({ ...operation, canvas: where })));
         } else {
             pad.confirm(where, accepted);
@@ -515,7 +516,7 @@ function showPrompt(now: Prompt): void {
     element('#prompt-number').textContent = fill(page.words.prompt, { n: now.n });
     showWords(element('#prompt-words'), now.words);
     showWords(element('#prompt-line'), now.words);
-    questions.show(now.questions ?? []);
+    questions.show(now.questions ?? [], now.course ?? null);
     tasks?.take(now.tasks ?? []);
     showAnswered();
     if (isOther) {
@@ -529,11 +530,20 @@ function isBegun(): boolean {
     return answers.size > 0 || [...objects.values()].some(({ layer }) => layer === 'student');
 }
 
+/** In practice that goes on, an answer that is stored brings the next task. */
+async function goOn(stored: { kind: string }[]): Promise<void> {
+    if (prompt.course !== null && prompt.course !== undefined && stored.some(({ kind }) => kind === 'answer')) {
+        await takeSame({ ...prompt, again: true }).catch(() => undefined);
+    }
+}
+
 /** How many of the prompt's questions have an answer, on the strip. */
 function showAnswered(): void {
     const place = element('#answered');
-    const { listed, answered } = questions;
-    place.hidden = listed === 0;
+    const { course } = prompt;
+    const [answered, listed] =
+        course === null || course === undefined ? [questions.answered, questions.listed] : [course.n, course.all];
+    place.hidden = questions.listed === 0;
     place.textContent = `${answered}/${listed}`;
     place.ariaLabel = fill(page.words.answered, { n: answered, all: listed });
     place.classList.toggle('is-done', answered === listed);
@@ -573,6 +583,7 @@ function takeOperations(operations: Operation[], caughtUp: boolean): void {
     }
     const fresh = here.filter(({ id }) => !bench.view.log.has(id));
     bench.take(here);
+    void goOn(here);
     void kept.add(here);
     questions.freshen();
     showAnswered();

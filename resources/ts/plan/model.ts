@@ -30,7 +30,17 @@ export interface Fields {
     aspects: Aspect[];
     tasks: PlannedTask[];
     /** Tasks of which each student has their own: Crag\Practice\PracticeSheet. */
-    practice: { family: string; kinds: string[]; level: number; n: number } | null;
+    practice: {
+        family: string;
+        kinds: string[];
+        level: number;
+        n: number;
+        row?: number;
+        follows?: boolean;
+        words?: string;
+        right?: string;
+        letters?: boolean;
+    } | null;
 }
 
 export type PlanPrompt = Fields & {

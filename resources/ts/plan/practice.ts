@@ -21,6 +21,11 @@ export class PracticeForm {
     private readonly kinds = element('#practice-kinds');
     private readonly level = element<HTMLSelectElement>('#practice-level');
     private readonly n = element<HTMLInputElement>('#practice-n');
+    private readonly row = element<HTMLInputElement>('#practice-row');
+    private readonly follows = element<HTMLInputElement>('#practice-follows');
+    private readonly words = element<HTMLInputElement>('#practice-words');
+    private readonly right = element<HTMLInputElement>('#practice-right');
+    private readonly letters = element<HTMLInputElement>('#practice-letters');
     private shown = '';
 
     constructor(private readonly around: Around) {
@@ -29,7 +34,8 @@ export class PracticeForm {
             this.offerKinds([]);
             this.tell();
         });
-        for (const field of [this.kinds, this.level, this.n]) {
+        const { kinds, level, n, row, follows, words, right, letters } = this;
+        for (const field of [kinds, level, n, row, follows, words, right, letters]) {
             field.addEventListener('change', () => this.tell());
         }
         element('#practice-look').addEventListener('click', () => void this.look());
@@ -43,20 +49,32 @@ export class PracticeForm {
     show(practice: Fields['practice']): void {
         const shown = JSON.stringify(practice);
         element('#practice-count').textContent = practice === null ? '' : String(practice.n);
-        if (shown === this.shown || document.activeElement === this.n) {
+        const typing = [this.n, this.row, this.words, this.right];
+        if (shown === this.shown || typing.some((field) => field === document.activeElement)) {
             return;
         }
         this.shown = shown;
         this.family.value = practice?.family ?? '';
         this.level.value = String(practice?.level ?? USUAL.level);
         this.n.value = String(practice?.n ?? USUAL.n);
+        this.row.value = String(practice?.row ?? 0);
+        this.follows.checked = practice?.follows === true;
+        this.words.value = practice?.words ?? '';
+        this.right.value = practice?.right ?? '';
+        this.letters.checked = practice?.letters === true;
         this.offerKinds(practice?.kinds ?? []);
     }
 
     private offerKinds(chosen: string[]): void {
         const { selectedOptions, value } = this.family;
         const kinds = JSON.parse(selectedOptions[0]?.dataset.kinds ?? '{}') as Record<string, string>;
+        const isOwn = value === 'own';
+        const row = Number(this.row.value) || 0;
         element('#practice-settings').hidden = value === '';
+        element('#practice-own').hidden = !isOwn;
+        element('#practice-hard').hidden = isOwn;
+        element('#practice-many').hidden = row > 0;
+        element('#practice-following').hidden = row === 0 || isOwn;
         this.kinds.replaceChildren(
             ...Object.entries(kinds).map(([key, words]) => {
                 const box = Object.assign(document.createElement('input'), {
@@ -72,18 +90,26 @@ export class PracticeForm {
     }
 
     private tell(): void {
-        if (this.n.validity.badInput) {
+        const { family, kinds, level, n, row, follows, words, right, letters } = this;
+        element('#practice-many').hidden = Number(row.value) > 0;
+        element('#practice-following').hidden = !(Number(row.value) > 0) || family.value === 'own';
+        const isOwn = family.value === 'own';
+        // Half a question is not sent: nothing could be drawn of it.
+        const isHalf = isOwn && (words.value.trim() === '' || right.value.trim() === '');
+        if (n.validity.badInput || row.validity.badInput || isHalf) {
             return;
         }
-        const boxes = [...this.kinds.querySelectorAll<HTMLInputElement>('input:checked')];
+        const boxes = [...kinds.querySelectorAll<HTMLInputElement>('input:checked')];
         const practice =
-            this.family.value === ''
+            family.value === ''
                 ? null
                 : {
-                      family: this.family.value,
-                      kinds: boxes.map(({ value }) => value),
-                      level: Number(this.level.value),
-                      n: Number(this.n.value),
+                      family: family.value,
+                      kinds: isOwn ? ['own'] : boxes.map(({ value }) => value),
+                      level: Number(level.value),
+                      n: Number(n.value),
+                      ...(Number(row.value) > 0 && { row: Number(row.value), follows: follows.checked }),
+                      ...(isOwn && { words: words.value, right: right.value, letters: letters.checked }),
                   };
         this.shown = JSON.stringify(practice);
         this.around.changed(practice);

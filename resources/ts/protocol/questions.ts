@@ -50,6 +50,10 @@ export interface Asked {
     to?: number;
     low?: string;
     high?: string;
+    /** It is answered once: what is typed counts when it is handed in. */
+    once?: true;
+    /** What came of an answer that is handed in. */
+    mark?: { right: boolean; key: string; steps: string[] };
 }
 
 /** Questions with a place, each behind its number. */

@@ -11,6 +11,8 @@ export interface Prompt {
     words: string;
     questions?: Asked[];
     tasks?: Task[];
+    /** How many answers in a row are right, in practice that goes on until enough are. */
+    course?: { n: number; all: number; done: boolean } | null;
     /** The plan's prompt was changed: there is more to fetch than the words. */
     again?: boolean;
     /** Each student has other values in the words. */

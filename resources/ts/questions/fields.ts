@@ -105,6 +105,13 @@ function typed(root: HTMLElement, asked: Asked, name: string, settings: FieldSet
     if (asked.kind !== 'text') {
         root.append(pad(input, settings.words.signs));
     }
+    if (asked.mark !== undefined) {
+        root.append(marked(asked.mark, settings.words));
+        input.readOnly = true;
+    }
+    if (asked.once === true) {
+        return handedIn(root, input, settings);
+    }
     let sent = '';
     let timer = 0;
     const send = (): void => {
@@ -129,6 +136,60 @@ function typed(root: HTMLElement, asked: Asked, name: string, settings: FieldSet
             input.value = text;
         }
     };
+}
+
+/** What is typed counts when it is handed in, by a press or by Enter. */
+function handedIn(
+    root: HTMLElement,
+    input: HTMLInputElement | HTMLTextAreaElement,
+    settings: FieldSettings,
+): Field['show'] {
+    const button = Object.assign(document.createElement('button'), {
+        type: 'button',
+        className: 'btn btn-sm btn-go question-hand-in',
+        textContent: settings.words.hand_in,
+    });
+    let isIn = false;
+    const send = (): void => {
+        const value = input.value.trim();
+        if (value !== '' && !isIn) {
+            isIn = true;
+            button.disabled = true;
+            input.readOnly = true;
+            settings.answer(value);
+        }
+    };
+    button.addEventListener('click', send);
+    input.addEventListener('keydown', (event) => (event as KeyboardEvent).key === 'Enter' && send());
+    root.append(button);
+    return (value) => {
+        if (isIn && value === undefined) {
+            // It was refused, or taken back: it can be handed in again.
+            isIn = false;
+            button.disabled = false;
+            input.readOnly = false;
+        } else if (typeof value === 'string') {
+            isIn = true;
+            button.disabled = true;
+            input.readOnly = true;
+            input.value = value;
+        }
+    };
+}
+
+/** Whether an answer is right; of a wrong one what would have been, and how it is worked out. */
+function marked({ right, key, steps }: NonNullable<Asked['mark']>, words: BenchWords): HTMLElement {
+    const said = Object.assign(document.createElement('p'), { className: 'question-mark' });
+    said.classList.toggle('is-right', right);
+    const first = document.createElement('b');
+    showWords(first, right ? words.mark_right : fill(words.mark_wrong, { key }));
+    said.append(first);
+    for (const step of steps) {
+        const line = Object.assign(document.createElement('span'), { className: 'question-step' });
+        showWords(line, step);
+        said.append(line);
+    }
+    return said;
 }
 
 /** Signs that a phone's keyboard hides. */

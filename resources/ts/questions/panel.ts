@@ -8,6 +8,9 @@ import { Spots, type Placed } from './spots';
 import { AnswerStrip, type InStrip } from './strip';
 import { fill } from '../page';
 
+/** Practice that goes on until enough answers in a row are right. */
+type Course = { n: number; all: number; done: boolean } | null;
+
 interface Settings {
     assets: string;
     words: BenchWords;
@@ -47,13 +50,13 @@ export class Questions {
     }
 
     /** The same questions again leave what is being typed alone. */
-    show(questions: Asked[]): void {
+    show(questions: Asked[], course: Course = null): void {
         // What a piece shows is not answered here.
         const typed = questions.filter(
             (one) => one.spot === null && one.kind !== 'state' && one.kind !== 'graph' && !isRoom(one.kind),
         );
         this.beside = typed.map(({ id }) => id);
-        const now = JSON.stringify([this.bench.canvas, questions]);
+        const now = JSON.stringify([this.bench.canvas, questions, course]);
         if (now !== this.shown) {
             this.shown = now;
             this.fields.clear();
@@ -84,9 +87,18 @@ export class Questions {
                 }
             });
             const { list } = this.settings;
-            list?.replaceChildren(...under);
             if (list !== null) {
+                const hadFocus = list.contains(document.activeElement);
+                list.classList.toggle('is-course', course !== null);
+                list.replaceChildren(...under, ...(course === null ? [] : [this.state(course)]));
                 list.hidden = under.length === 0;
+                if (hadFocus) {
+                    // On to the task that is open.
+                    under
+                        .at(-1)
+                        ?.querySelector<HTMLElement>('input:not([readonly]), textarea:not([readonly])')
+                        ?.focus();
+                }
             }
             this.strip.take(inStrip);
             this.spots.show(placed);
@@ -101,6 +113,18 @@ export class Questions {
         this.dots.forEach((dot, id) => dot.classList.toggle('is-answered', answers.has(id)));
         this.spots.place();
         this.strip.showPage(this.bench.pages.indexOf(this.bench.view.page));
+    }
+
+    /** How many in a row are right, of how many. */
+    private state({ n, all, done }: NonNullable<Course>): HTMLElement {
+        const { words } = this.settings;
+        const state = Object.assign(document.createElement('p'), {
+            className: 'course-state',
+            textContent: done ? fill(words.course_done, { all }) : fill(words.course_row, { n, all }),
+        });
+        state.classList.toggle('is-done', done);
+        state.setAttribute('role', 'status');
+        return state;
     }
 
     /** What is pressed on a page that is seen small: the box is answered at its foot. */

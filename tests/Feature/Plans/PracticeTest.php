@@ -92,6 +92,38 @@ final class PracticeTest extends CragTestCase
         self::assertSame([2, 10], $this->right($session, $prompt)[$tamsin->id]);
     }
 
+    public function test_practice_that_goes_on_gives_the_next_task_with_each_answer_until_enough_are_right(): void
+    {
+        $this->set(self::TABLES, $row = ['row' => 3, 'follows' => true] + self::TABLES)->assertOk();
+        self::assertEquals($row, $this->prompt->refresh()->value()->toArray()['practice']);
+        [$session, $prompt] = $this->begin();
+        [$tamsin, $token] = $this->seat($session, 'Tamsin');
+        $told = fn (): array => (array) $this->asStudent($tamsin, $token)
+            ->getJson("/seat/{$tamsin->id}/canvas")
+            ->json('prompt');
+        self::assertCount(1, $told()['questions']);
+        self::assertSame(['n' => 0, 'all' => 3, 'done' => false], $told()['course']);
+        // A task that is not there yet cannot be answered; one that is done stays as it was answered.
+        $this->appendAs($tamsin, $token, self::answer('practice02', '4'))->assertJsonCount(1, 'refused');
+        $this->appendAs($tamsin, $token, self::answer('practice01', '-1'))->assertJsonCount(1, 'accepted');
+        $this->appendAs($tamsin, $token, self::answer('practice01', '12'))->assertJsonCount(1, 'refused');
+        $now = $told();
+        self::assertCount(2, $now['questions']);
+        self::assertFalse($now['questions'][0]['mark']['right']);
+        self::assertTrue($now['questions'][1]['once']);
+        self::assertArrayNotHasKey('mark', $now['questions'][1]);
+        for ($n = 2; $n <= 4; $n++) {
+            $right = ($prompt->courseOf($tamsin) ?? self::fail())->tasks[$n - 1]->right;
+            $this->appendAs($tamsin, $token, self::answer("practice0{$n}", $right))->assertJsonCount(1, 'accepted');
+        }
+        self::assertSame(['n' => 3, 'all' => 3, 'done' => true], $told()['course']);
+        self::assertCount(4, $told()['questions']);
+        self::assertSame([3, 3], $this->right($session, $prompt)[$tamsin->id]);
+        $this->asTeacher()
+            ->get("/desk/{$session->id}/canvas/{$this->canvasOf($tamsin)->id}/answers")
+            ->assertSeeInOrder(['-1', 'not right', 'right']);
+    }
+
     public function test_the_close_up_says_what_may_have_led_to_a_wrong_answer(): void
     {
         [$session, $prompt] = $this->begin();

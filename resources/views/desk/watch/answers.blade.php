@@ -16,7 +16,7 @@
                     @if ($verdict !== null) <span class="answers-outcome">{{ __($verdict->outcome->word()) }}</span>
                         @endif
                     @if ($verdict?->outcome === Crag\Maths\Comparing\Outcome::Wrong)
-                        @php($slip = $prompt->slip($canvas->prompt_id, $canvas->seat->n, $question, $given))
+                        @php($slip = $prompt->slip($canvas->prompt_id, $canvas->seat->n, $question, $given, $answers))
                         @if ($slip !== null) <span class="form-text">{{ __('Perhaps: :slip', ['slip' => __($slip)]) }}</span> @endif
                     @endif
                     @if ($verdict?->why) <span class="form-text">{{ __($verdict->why) }}</span> @endif

@@ -59,6 +59,9 @@
                     </div>
                     <button class="btn btn-slate btn-lg w-100">{{ __('Start a session') }}</button>
                 </form>
+                <div class="mt-3">
+                    @include('plans.from-file', ['words' => __('Begin with a worksheet'), 'class' => 'w-100'])
+                </div>
                 @if ($plans->isEmpty()) <p class="mt-3 mb-0"><a class="btn btn-outline-slate w-100"
                     href="{{ route('plans') }}"><x-icon name="journal-plus" />
                     {{ __('Your plans and classes') }}</a></p> @endif

@@ -76,7 +76,11 @@ final class WorksheetTest extends BrowserTestCase
     {
         $teacher = $this->person('teacher')->visit(self::$crag->address().'/plans');
         $teacher->click('.library-head .btn-go')->click('#plan-add')->type('#words', 'First');
-        $teacher->click('#plan-add')->type('#words', 'Last');
+        $teacher->until(fn (): bool => $this->words() === ['First'], 'a prompt');
+        $teacher->click('#plan-add');
+        $teacher->until(fn (): bool => count($teacher->all('#plan-prompts [data-prompt]')) === 2, 'another');
+        $teacher->until(fn (): bool => $teacher->run('return document.querySelector("#words").value') === '', 'it');
+        $teacher->type('#words', 'Last');
         $teacher->until(fn (): bool => $this->words() === ['First', 'Last'], 'two prompts');
         $files = [];
         foreach (['One paragraph.' => 'txt', SamplePdf::pages(2) => 'pdf', 'Another paragraph.' => 'txt'] as $in => $kind) {

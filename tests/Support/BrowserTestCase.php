@@ -23,7 +23,7 @@ abstract class BrowserTestCase extends TestCase
     protected static Browsers $browsers;
 
     /** @var array<string, Page> */
-    private array $people = [];
+    protected array $people = [];
 
     public static function setUpBeforeClass(): void
     {

@@ -20,11 +20,13 @@ final class SamplePdf
     }
 
     /** A page to be filled in: a word left out, a line to write on, a table with an empty cell, a sum, room below. */
-    public static function worksheet(): string
+    public static function worksheet(int $pages = 1): string
     {
         $line = static fn (int $y, string $words): string => "<text x=\"60\" y=\"{$y}\" font-size=\"14\">{$words}</text>";
 
-        return self::of([
+        return self::of(array_fill(
+            0,
+            $pages,
             $line(60, 'Levers and moments').
                 $line(110, 'A plank turns about its ____________ when a load hangs from it.').
                 $line(160, 'Name of the force').'<path d="M200 162H400" stroke="#000"/>'.
@@ -33,7 +35,7 @@ final class SamplePdf
                 $line(310, '12 × 7 =').
                 $line(360, '1. Why does the plank tip?').
                 $line(520, 'Well done.'),
-        ]);
+        ));
     }
 
     /** @param  list<string>  $pages  what is drawn on each, as SVG, 595 wide and 842 high */

@@ -19,7 +19,8 @@ final class PlanWords
         }
 
         return BenchWords::all() + $kinds + [
-            'gaps_none' => __('No new gaps were found on this page.'),
+            'gaps_none' => __('No new gaps were found.'),
+            'gaps_left' => __('1 more gap found no room.|:n more gaps found no room.'),
             'gaps_found' => __(
                 '1 answer box added. Undo takes it away again.|:n answer boxes added. Undo takes them away again.',
             ),
@@ -44,6 +45,12 @@ final class PlanWords
             'untitled' => __('A plan needs a title, so it keeps the one it had.'),
             'follow' => __('Give students these changes'),
             'move_spot' => __('Question :n. Arrow keys move it, with Shift they change its size.'),
+            'value_range' => __(':name: from :from to :to'),
+            'value_list' => __(':name: :list'),
+            'value_dash' => __('Did you mean from :from to :to?'),
+            'value_choose' => __('Select a number in the words first.'),
+            'draws' => __('1 way to draw it. For example:|:n different draws. For example:'),
+            'draws_many' => __('More than :n different draws. For example:'),
             'draw_boxes' => __('Drag a box on the page for each answer. Escape ends it.'),
             'draw_marked' => __('Drag around each printed answer. Escape ends it.'),
             'move_printed' => __('Answer :letter of question :n. Arrow keys move it, with Shift they change its size.'),

@@ -36,6 +36,8 @@ use Crag\Prompt\Values\Values;
  */
 final readonly class PlanPrompt
 {
+    private const MOST_COUNTED = 1000;
+
     public const MOST_QUESTIONS = 40;
 
     public const MOST_PROMPTS = 200;
@@ -341,6 +343,28 @@ final readonly class PlanPrompt
         return PracticeSheet::isTask($question)
             ? $this->practice?->slip($seed, $n, $question, $answer, $answers)
             : null;
+    }
+
+    /**
+     * What is drawn of the values in its words: how many different draws there are (counted up to a thousand), and the
+     * words of the first three students; null where nothing is drawn, or nothing can be.
+     *
+     * @return ?array{count: int, more: bool, samples: list<string>}
+     */
+    public function draws(string $seed): ?array
+    {
+        try {
+            $values = $this->values();
+            $n = $values->isEmpty() ? 0 : $values->count(self::MOST_COUNTED);
+        } catch (InvalidValues) {
+            return null;
+        }
+
+        return $n === 0 ? null : [
+            'count' => $n,
+            'more' => $n >= self::MOST_COUNTED,
+            'samples' => array_map(fn (int $i): string => $values->draw($seed, $i)->fill($this->words), [1, 2, 3]),
+        ];
     }
 
     /** The values that a student has; dots where none can be drawn. */

@@ -23,6 +23,20 @@ use PHPUnit\Framework\TestCase;
 
 final class PlanTest extends TestCase
 {
+    #[Test]
+    public function its_draws_are_counted_and_shown_as_three_students_have_them(): void
+    {
+        $of = static fn (string $words): ?array => PlanPrompt::read(new Fields(['words' => $words]))->draws('seed');
+        $draws = $of('{a: 2..9; a ≠ 5} × {b: 3, 4}') ?? self::fail();
+        self::assertSame([14, false], [$draws['count'], $draws['more']]);
+        self::assertCount(3, array_unique($draws['samples']));
+        self::assertMatchesRegularExpression('/^[2-9] × [34]$/', $draws['samples'][0]);
+        self::assertTrue($of('{a: 1..200} {b: 1..200}')['more'] ?? false);
+        self::assertNull($of('Nothing differs.'));
+        self::assertNull($of('{a: 2-9}'), 'what cannot be drawn is told as a problem');
+        self::assertNull($of('{a: 2..3; a > 5}'));
+    }
+
     private const PROMPT = [
         'words' => 'What is $\frac{1}{2}$ of {a: 2..8 step 2}?',
         'questions' => [

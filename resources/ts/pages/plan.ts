@@ -16,6 +16,7 @@ import { Rail } from '../plan/rail';
 import { Saver } from '../plan/saver';
 import { Side } from '../plan/side';
 import { TakeIn, type Intake } from '../plan/takein';
+import { ValueChips } from '../plan/values';
 import { showWords } from '../questions/words';
 import { present } from '../present';
 
@@ -92,19 +93,20 @@ const questions: QuestionList = new QuestionList({
 });
 element('#find-gaps').addEventListener('click', () => void findGaps());
 
-/** What is to be filled in on the page in view becomes questions there; one step back takes all of them away. */
+/** What is to be filled in on the pages becomes questions there; one step back takes all of them away. */
 async function findGaps(): Promise<void> {
     const prompt = open;
     const button = element<HTMLButtonElement>('#find-gaps');
     button.disabled = true;
     try {
         await saver.flush();
-        const { gaps } = await get<{ gaps: Pick<Question, 'kind' | 'words' | 'spot'>[] }>(
-            `${page.address}/prompt/${prompt}/gaps?page=${drawing.page}`,
+        const { gaps, all } = await get<{ gaps: Pick<Question, 'kind' | 'words' | 'spot'>[]; all: number }>(
+            `${page.address}/prompt/${prompt}/gaps`,
         );
         if (prompt === open) {
             const added = gaps.length === 0 ? 0 : questions.addGaps(gaps);
-            say(added === 0 ? page.words.gaps_none : fill(page.words.gaps_found, { n: added }));
+            const said = added === 0 ? page.words.gaps_none : fill(page.words.gaps_found, { n: added });
+            say(all > gaps.length ? `${said} ${fill(page.words.gaps_left, { n: all - gaps.length })}` : said);
         }
     } catch (problem) {
         say(reasonOf(problem, page.words));
@@ -221,6 +223,8 @@ function fillIn(): void {
     side.show(prompt);
     sayRefused();
     element('#plan-problems').textContent = prompt.problems.join(' ');
+    values.show();
+    values.showDraws(prompt.draws);
     const preview = element('#words-shown');
     preview.hidden = !/[${]/.test(prompt.words);
     showWords(
@@ -354,6 +358,11 @@ function sayState(waiting: boolean, reachable: boolean): void {
     element('#plan-saved').dataset.state = state;
 }
 
+const values = new ValueChips({
+    ...page,
+    changed: () => set('words', element<HTMLTextAreaElement>('#words').value),
+    say,
+});
 element('#words').addEventListener('input', () => set('words', element<HTMLTextAreaElement>('#words').value));
 listenToHeading({
     title: () => title,

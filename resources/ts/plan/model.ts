@@ -1,4 +1,5 @@
 import type { Aspect } from './aspects';
+import type { Draws } from './values';
 import type { PlannedTask } from './tasks';
 import type { Card } from '../protocol/cards';
 import type { Asked } from '../protocol/questions';
@@ -48,6 +49,7 @@ export type PlanPrompt = Fields & {
     n: number;
     plain: string;
     problems: string[];
+    draws: Draws | null;
 };
 
 export interface PlanState {

@@ -498,9 +498,12 @@ export type PlanWord =
     | 'conflict'
     | 'draw_boxes'
     | 'draw_marked'
+    | 'draws'
+    | 'draws_many'
     | 'follow'
     | 'follows'
     | 'gaps_found'
+    | 'gaps_left'
     | 'gaps_none'
     | 'give_up'
     | 'kind_choice'
@@ -530,7 +533,11 @@ export type PlanWord =
     | 'too_large'
     | 'unplace'
     | 'unsaved'
-    | 'untitled';
+    | 'untitled'
+    | 'value_choose'
+    | 'value_dash'
+    | 'value_list'
+    | 'value_range';
 
 export type ScreenWord =
     | 'hear'

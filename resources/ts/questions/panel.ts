@@ -39,7 +39,13 @@ export class Questions {
     ) {
         this.spots = new Spots(bench.view, bench.surface, () => bench.pages);
         this.boxes = new AnswerBoxes(bench.view, false);
-        this.strip = new AnswerStrip(bench.surface, settings.words, () => this.spots.place());
+        this.strip = new AnswerStrip(
+            bench.surface,
+            settings.words,
+            () => this.spots.place(),
+            (page) => bench.turnTo(bench.pages[page] ?? ''),
+        );
+        bench.view.whenSeen(() => this.strip.showPage(bench.pages.indexOf(bench.view.page)));
         this.spots.turned = (isSmall) => {
             // As they are on paper, with a dot each, where the page is seen small.
             this.boxes.show(isSmall ? boxesAmong(this.asked) : []);
@@ -112,7 +118,6 @@ export class Questions {
         this.fields.forEach((field, id) => field.show(answers.get(id)));
         this.dots.forEach((dot, id) => dot.classList.toggle('is-answered', answers.has(id)));
         this.spots.place();
-        this.strip.showPage(this.bench.pages.indexOf(this.bench.view.page));
     }
 
     /** How many in a row are right, of how many. */

@@ -38,6 +38,8 @@ export class Spots {
         for (const kind of ['focusin', 'focusout']) {
             this.root.addEventListener(kind, () => requestAnimationFrame(() => this.place()));
         }
+        // Another page has other boxes.
+        view.whenSeen(() => this.place());
         const before = view.moved;
         view.moved = () => {
             before();

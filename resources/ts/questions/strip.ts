@@ -15,6 +15,8 @@ export class AnswerStrip {
     readonly root = Object.assign(document.createElement('div'), { className: 'answer-strip', hidden: true });
     private readonly place = document.createElement('div');
     private readonly name = document.createElement('b');
+    private readonly before: HTMLButtonElement;
+    private readonly next: HTMLButtonElement;
     private all: InStrip[] = [];
     private open: InStrip | null = null;
 
@@ -23,16 +25,20 @@ export class AnswerStrip {
         private readonly words: BenchWords,
         /** Its boxes are seen elsewhere again. */
         private readonly changed: () => void,
+        /** Another page is to be seen, counted from 0. */
+        private readonly turn: (page: number) => void,
     ) {
         this.root.setAttribute('role', 'group');
         this.root.setAttribute('aria-label', words.answer_strip);
         this.name.className = 'answer-strip-n';
         this.place.className = 'answer-strip-field';
+        this.before = this.button('‹', words.box_before, () => this.step(-1));
+        this.next = this.button('›', words.box_next, () => this.step(1));
         this.root.append(
-            this.button('‹', words.box_before, () => this.step(-1)),
+            this.before,
             this.name,
             this.place,
-            this.button('›', words.box_next, () => this.step(1)),
+            this.next,
             this.button('✕', words.box_close, () => this.close()),
         );
         surface.append(this.root);
@@ -47,7 +53,7 @@ export class AnswerStrip {
 
     take(all: InStrip[]): void {
         const { open } = this;
-        this.all = all;
+        this.all = [...all].sort((a, b) => a.page - b.page || a.n - b.n);
         if (open !== null && !all.includes(open)) {
             this.close();
         }
@@ -65,11 +71,9 @@ export class AnswerStrip {
         this.place.replaceChildren(next.element);
         this.name.textContent = String(n);
         this.name.title = fill(this.words.question, { n });
-        const here = this.all.filter(({ page }) => page === next.page);
-        const at = here.indexOf(next);
-        this.root.querySelectorAll('button').forEach((button, i) => {
-            button.disabled = (i === 0 && at === 0) || (i === 1 && at === here.length - 1);
-        });
+        const at = this.all.indexOf(next);
+        this.before.disabled = at === 0;
+        this.next.disabled = at === this.all.length - 1;
         this.root.hidden = false;
         this.rise();
         next.element.querySelector<HTMLElement>('input, textarea')?.focus();
@@ -94,11 +98,13 @@ export class AnswerStrip {
 
     private step(by: 1 | -1): void {
         const { open } = this;
-        const here = this.all.filter(({ page }) => page === open?.page);
-        const next = open === null ? undefined : here[here.indexOf(open) + by];
+        const next = open === null ? undefined : this.all[this.all.indexOf(open) + by];
         if (next !== undefined) {
             (document.activeElement as HTMLElement | null)?.blur();
             this.show(next.n);
+            if (next.page !== open?.page) {
+                this.turn(next.page);
+            }
         }
     }
 

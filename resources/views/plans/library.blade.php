@@ -25,13 +25,7 @@
                 @csrf
                 <button class="btn btn-go"><x-icon name="journal-plus" /> {{ __('New plan') }}</button>
             </form>
-            <form class="library-new" method="post" action="{{ route('plans.bring-in') }}" enctype="multipart/form-data"
-                data-send-file="{{ __('That file is over 60 MB.') }}">
-                @csrf
-                <label class="btn btn-outline-slate"><x-icon name="box-arrow-in-down" /> {{ __('Add from a file') }}
-                    <input type="file" name="file" class="visually-hidden"
-                        accept=".pdf,.zip,.xml,.txt,.md,.png,.jpg,.jpeg,.webp,.gif,.svg"></label>
-            </form>
+            @include('plans.from-file', ['words' => __('Add from a file')])
         </div>
         <div id="plans-found">
         <div class="library-tags">

@@ -58,10 +58,18 @@
                     <label class="visually-hidden" for="words">{{ __('Words') }}</label>
                     <textarea id="words" rows="2" dir="auto"
                         placeholder="{{ __('What should students do? Put formulas between dollar signs: $\frac{1}{2}$. Different values for each student: {a: 2..9}.') }}"></textarea>
+                    <div id="values" class="values" role="group" aria-label="{{ __('Values') }}">
+                        <button type="button" id="value-add" class="btn btn-sm btn-outline-slate"
+                            title="{{ __('Select a number in the words: each student gets another one') }}"><x-icon
+                            name="shuffle" /> {{ __('Different for each student') }}</button>
+                        <span id="value-chips" class="value-chips"></span>
+                        <p id="value-draws" class="form-text value-draws" hidden></p>
+                    </div>
                     <p id="words-shown" class="words-shown" dir="auto" hidden></p>
                     <p class="problem" role="alert" data-refused="words" data-of="#words" hidden></p>
                     <p id="plan-problems" class="problem" role="alert"></p>
                 </div>
+                @include('plans.side')
                 <section id="plan-bench" class="bench" aria-label="{{ __('Diagram') }}">
                     @include('bench.bench',
                         ['label' => __('Diagram for students'), 'lead' => true, 'pieces' => __('Make pieces of it'),
@@ -69,7 +77,6 @@
                 </section>
             </div>
         </main>
-        @include('plans.side')
     </div>
     @include('plans.windows')
     <x-toast id="plan-notice" />

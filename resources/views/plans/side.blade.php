@@ -1,7 +1,6 @@
-<aside id="plan-side" class="plan-side" aria-label="{{ __('Settings of the prompt') }}" hidden>
+<section id="plan-side" class="plan-side" aria-label="{{ __('Settings of the prompt') }}" hidden>
     <details open>
         <summary>{{ __('Questions') }} <span id="question-count" class="count"></span></summary>
-        <ol id="question-list" class="question-list"></ol>
         <label class="visually-hidden" for="question-new">{{ __('Add a question') }}</label>
         <select id="question-new" class="form-select">
             <option value="">{{ __('Add a question…') }}</option>
@@ -18,8 +17,9 @@
                 name="bounding-box" /> {{ __('Draw boxes') }}</button>
         </div>
         <button type="button" id="find-gaps" class="btn btn-sm btn-outline-slate mt-2"
-            title="{{ __('Underscores, lines, empty cells and room below questions on this page become answer boxes') }}"><x-icon
-            name="ui-checks-grid" /> {{ __('Find the gaps on this page') }}</button>
+            title="{{ __('Underscores, lines, empty cells and room below questions become answer boxes') }}"><x-icon
+            name="ui-checks-grid" /> {{ __('Find the gaps') }}</button>
+        <ol id="question-list" class="question-list"></ol>
         <p class="problem" role="alert" data-refused="questions" data-of="#question-list" hidden></p>
         <p class="form-text">{{ __('Without a question, the canvas is the answer.') }}</p>
     </details>
@@ -104,4 +104,4 @@
         <x-run-cards id="asks" />
         <p class="problem" role="alert" data-refused="asks" data-of="#asks" hidden></p>
     </details>
-</aside>
+</section>

@@ -20,6 +20,39 @@
         <p id="pages-problem" class="problem" role="alert"></p>
     <x-slot:actions><button class="btn btn-go">{{ __('Add them') }}</button></x-slot>
 </x-window>
+<x-window id="value-window" :title="__('Different for each student')">
+    <div class="settings-row">
+        <label>{{ __('from') }} <input id="value-from" class="form-control" type="number" step="any"></label>
+        <label>{{ __('to') }} <input id="value-to" class="form-control" type="number" step="any"></label>
+        <label>{{ __('in steps of') }} <input id="value-step" class="form-control" type="number" step="any" min="0"
+            value="1"></label>
+    </div>
+    <label for="value-list">{{ __('or one of these, with commas between') }}</label>
+    <input id="value-list" class="form-control" maxlength="200" autocomplete="off" placeholder="3, 5, 7">
+    <fieldset>
+        <legend class="h6">{{ __('Only where') }}</legend>
+        <div id="conditions"></div>
+        <button type="button" id="condition-add" class="btn btn-sm btn-outline-slate"><x-icon name="plus-lg" />
+            {{ __('Add a condition') }}</button>
+    </fieldset>
+    <x-slot:actions><button class="btn btn-outline-slate" value="same">{{ __('Same for everyone') }}</button>
+        <button class="btn btn-go" value="take">{{ __('Set it') }}</button></x-slot>
+</x-window>
+<template id="condition-template">
+    <div class="condition">
+        <input class="form-control" data-condition="one" maxlength="60" aria-label="{{ __('Value') }}"
+            autocomplete="off">
+        <select class="form-select" data-condition="sign" aria-label="{{ __('Comparison') }}">
+            @foreach (['≠' => __('is not'), '<' => __('is less than'), '≤' => __('is at most'),
+                '>' => __('is more than'), '≥' => __('is at least'), '=' => __('is')] as $sign => $word)<option
+                value="{{ $sign }}">{{ $word }}</option>@endforeach
+        </select>
+        <input class="form-control" data-condition="two" maxlength="60" aria-label="{{ __('Compared with') }}"
+            autocomplete="off">
+        <button type="button" class="mini" data-condition="out" title="{{ __('Remove it') }}"><x-icon
+            name="x-lg" /><span class="visually-hidden">{{ __('Remove it') }}</span></button>
+    </div>
+</template>
 <x-window id="conflict-window" :title="__('Changed on another page')" cancel="">
     <p id="conflict-words"></p>
         <h3 class="h6">{{ __('Saved there now') }}</h3>

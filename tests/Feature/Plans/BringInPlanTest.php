@@ -190,7 +190,7 @@ final class BringInPlanTest extends CragTestCase
         // What the page begins with is what the prompt says.
         self::assertSame('Levers and moments', $prompt->words);
         $at = "/plan/{$this->plan->id}/prompt/{$prompt->id}/gaps";
-        $gaps = $this->getJson("{$at}?page=0")->assertOk()->json('gaps');
+        $gaps = $this->getJson($at)->assertOk()->assertJson(['all' => 5])->json('gaps');
         self::assertSame(
             [
                 ['text', 'A plank turns about its'],
@@ -205,12 +205,10 @@ final class BringInPlanTest extends CragTestCase
             self::assertSame(0, $gap['spot']['page']);
             self::assertGreaterThan($gap['spot']['x'], 1_100);
         }
-        // On a page without a picture nothing can be found; nor by somebody else, nor on a page that is not there.
+        // On a page without a picture nothing can be found; nor by somebody else.
         $empty = app(EditPlan::class)->add($this->plan, $this->teacher(), PreparedPrompt::saying('Empty'), null);
-        $this->getJson("/plan/{$this->plan->id}/prompt/{$empty->id}/gaps?page=0")->assertUnprocessable();
-        $this->getJson("{$at}?page=7")->assertUnprocessable();
-        $this->getJson($at)->assertUnprocessable();
-        $this->asTeacher('another-teacher')->getJson("{$at}?page=0")->assertForbidden();
+        $this->getJson("/plan/{$this->plan->id}/prompt/{$empty->id}/gaps")->assertUnprocessable();
+        $this->asTeacher('another-teacher')->getJson($at)->assertForbidden();
     }
 
     public function test_the_text_of_a_page_is_told_to_who_may_see_it_and_found_in_the_library(): void

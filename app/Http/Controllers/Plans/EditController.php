@@ -148,6 +148,7 @@ final readonly class EditController
             'n' => $prompt->changed_n,
             'plain' => $prompt->plainWords(),
             'problems' => array_map(static fn (string $one): string => __($one), $value->problems()),
+            'draws' => $value->draws($prompt->id),
         ] + $value->toArray();
     }
 

@@ -10,13 +10,14 @@ use App\Models\Teachers\Plan;
 use App\Pictures\SheetOfPicture;
 use App\Plans\TakesDrawing;
 use Crag\Plan\PlanPrompt;
+use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\Question\Spot;
 use Crag\Worksheet\Gap;
 use Crag\Worksheet\Gaps;
+use Crag\Worksheet\SheetPage;
 use Illuminate\Http\JsonResponse;
-use Illuminate\Http\Request;
 
-/** Where something is to be filled in on a worksheet's page: proposed, for the teacher to take or leave. */
+/** Where something is to be filled in on a worksheet's pages: proposed, for the teacher to take or leave. */
 final class GapsController
 {
     /** What a line of writing takes, in units. */
@@ -28,28 +29,35 @@ final class GapsController
     {
     }
 
-    public function __invoke(Request $request, Plan $plan, Prompt $prompt): JsonResponse
+    public function __invoke(Plan $plan, Prompt $prompt): JsonResponse
     {
-        $request->validate(['page' => ['required', 'integer', 'min:0', 'max:99']]);
-        $n = $request->integer('page');
-        $backdrop = array_values($this->drawing->canvas($prompt)->scene()->pages)[$n] ?? null;
-        $asset = $backdrop?->asset === null
-            ? null
-            : Asset::query()->where('plan_id', $plan->id)->find($backdrop->asset);
-        abort_if($backdrop === null || $asset === null, 422, __('This page has no picture or PDF as its backdrop.'));
-        $sheet = SheetOfPicture::of($asset, $backdrop->paper);
-        $gaps = $sheet === null ? [] : Gaps::on($sheet);
-
-        return response()->json([
-            'gaps' => array_map(
-                static fn (Gap $gap): array => [
+        $pages = array_values($this->drawing->canvas($prompt)->scene()->pages);
+        $sheets = array_filter(array_map(
+            static fn (Backdrop $backdrop): ?SheetPage => self::sheet($plan, $backdrop),
+            $pages,
+        ));
+        abort_if($sheets === [], 422, __('None of these pages has a picture or PDF as its backdrop.'));
+        $gaps = [];
+        foreach ($sheets as $n => $sheet) {
+            foreach (Gaps::on($sheet) as $gap) {
+                $gaps[] = [
                     'kind' => $gap->kind->value,
                     'words' => mb_substr($gap->label, 0, self::LONGEST_LABEL),
                     'spot' => self::spot($gap, $n),
-                ],
-                array_slice($gaps, 0, PlanPrompt::MOST_QUESTIONS),
-            ),
-        ]);
+                ];
+            }
+        }
+
+        return response()->json(['gaps' => array_slice($gaps, 0, PlanPrompt::MOST_QUESTIONS), 'all' => count($gaps)]);
+    }
+
+    private static function sheet(Plan $plan, Backdrop $backdrop): ?SheetPage
+    {
+        $asset = $backdrop->asset === null
+            ? null
+            : Asset::query()->where('plan_id', $plan->id)->find($backdrop->asset);
+
+        return $asset === null ? null : SheetOfPicture::of($asset, $backdrop->paper);
     }
 
     /** @return array{page: int, x: int, y: int, w: int, bare: true} a line stands on the gap's lowest line */

@@ -135,6 +135,23 @@ final class Values
     }
 
     /**
+     * How many different draws there are, counted up to so many.
+     *
+     * @throws InvalidValues
+     */
+    public function count(int $most): int
+    {
+        $n = 0;
+        foreach ($this->isEmpty() ? [] : $this->allowed('') as $draw) {
+            if (++$n >= $most) {
+                break;
+            }
+        }
+
+        return $n;
+    }
+
+    /**
      * @return Generator<int, array<string, Value>> every draw that keeps to the conditions, each once, in the seed's
      *      order
      */

@@ -13,6 +13,7 @@ use App\Models\Teachers\Plan;
 use App\Sessions\Life\StartSession;
 use App\Sessions\Room\RoomState;
 use Crag\Plan\PlanPrompt;
+use Crag\Plan\PromptChange;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -33,26 +34,60 @@ final readonly class FollowPlan
     {
     }
 
-    /** Whether the plan now says something that the session does not have. */
-    public function isBehind(LiveSession $session, Plan $plan): bool
+    /** What the plan now says that the session does not have. */
+    public function lacking(LiveSession $session, Plan $plan): Lacking
     {
-        return Cache::remember(
+        [$lacks, $warnings] = Cache::remember(
             "behind.{$session->id}.{$plan->edit_count}.{$session->prompts()->count()}",
             self::REMEMBERED_S,
-            function () use ($session, $plan): bool {
-                $copies = $session->prompts()->orderBy('n')->get();
-                $present = $plan->present();
-                foreach ($this->plans->prepared($plan) as $i => $prepared) {
-                    $copy = $copies->firstWhere('source_id', $present[$i]->id ?? null);
-                    if ($copy === null || $this->hasChanged($copy, $prepared)) {
-                        return true;
-                    }
-                }
-
-                return $this->gone($session, $plan, $copies)->isNotEmpty() ||
-                    self::order($copies, $plan->sequence) !== $copies->modelKeys();
-            },
+            fn (): array => $this->compared($session, $plan),
         );
+
+        return new Lacking($lacks, $warnings);
+    }
+
+    /** @return array{list<string>, list<string>} what it lacks, and warnings */
+    private function compared(LiveSession $session, Plan $plan): array
+    {
+        $copies = $session->prompts()->orderBy('n')->get();
+        $present = $plan->present();
+        $lacks = $warnings = [];
+        foreach ($this->plans->prepared($plan) as $i => $prepared) {
+            $copy = $copies->firstWhere('source_id', $present[$i]->id ?? null);
+            $changes = $copy === null ? [] : self::changes($copy, $prepared);
+            if ($copy === null) {
+                $lacks[] = __('prompt :n, which is new', ['n' => $i + 1]);
+            } elseif ($changes !== []) {
+                $lacks[] = __('prompt :n (:changes)', [
+                    'n' => $i + 1,
+                    'changes' => implode(', ', array_map(static fn (PromptChange $one): string => __($one->word()), $changes)),
+                ]);
+                $begun = $copy->canvases()->where('operation_count', '>', 0)->whereNotNull('last_stroke_ms')->count();
+                if ($begun > 0) {
+                    $warnings[] = trans_choice(
+                        '{1} :count student has begun prompt :n: their work stays.|[2,*] :count students have begun prompt :n: their work stays.',
+                        $begun,
+                        ['n' => $i + 1],
+                    );
+                }
+            }
+        }
+        $gone = $this->gone($session, $plan, $copies);
+        foreach ($copies as $copy) {
+            $isOut = $copy->source_id !== null && ! in_array($copy->source_id, $plan->sequence, true);
+            if ($isOut && $gone->contains($copy)) {
+                $lacks[] = __('the removal of “:words”', ['words' => self::called($copy)]);
+            } elseif ($isOut && $plan->prompts()->whereKey($copy->source_id)->exists()) {
+                $warnings[] = __('“:words” is out of the plan, but students have seen it: it stays.', [
+                    'words' => self::called($copy),
+                ]);
+            }
+        }
+        if (self::order($copies, $plan->sequence) !== $copies->modelKeys()) {
+            $lacks[] = __('the new order');
+        }
+
+        return [$lacks, $lacks === [] ? [] : $warnings];
     }
 
     /** @return int how many prompts changed, are new, went or stand elsewhere now */
@@ -66,7 +101,7 @@ final readonly class FollowPlan
             foreach ($this->plans->prepared($plan) as $i => $prepared) {
                 $source = $present[$i] ?? null;
                 $copy = $copies->get((string) $source?->id);
-                if ($copy !== null && ! $this->hasChanged($copy, $prepared)) {
+                if ($copy !== null && self::changes($copy, $prepared) === []) {
                     continue;
                 }
                 $prepared = MakePlan::withPictures($prepared, $plan, $session);
@@ -154,17 +189,27 @@ final readonly class FollowPlan
         return $order === $copies->modelKeys() ? 0 : $moved->count();
     }
 
-    private function hasChanged(Prompt $copy, PreparedPrompt $prepared): bool
+    /** By its words, or by its number where it has none. */
+    private static function called(Prompt $copy): string
     {
-        return self::bare($copy->value()->toArray()) !== self::bare($prepared->prompt->toArray()) ||
-            self::bare($copy->pages?->toArray() ?? []) !== self::bare($prepared->pages->toArray());
+        return mb_strimwidth($copy->plainWords(), 0, 30, '…') ?: $copy->title();
+    }
+
+    /** @return list<PromptChange> */
+    private static function changes(Prompt $copy, PreparedPrompt $prepared): array
+    {
+        return PromptChange::between(
+            $copy->value(),
+            $prepared->prompt,
+            PromptChange::bare($copy->pages?->toArray() ?? []) !== PromptChange::bare($prepared->pages->toArray()),
+        );
     }
 
     private function change(Prompt $copy, PreparedPrompt $prepared): void
     {
-        $before = self::bare($copy->pages?->toArray() ?? []);
+        $before = PromptChange::bare($copy->pages?->toArray() ?? []);
         $copy->update(StartSession::columns($prepared));
-        if ($before === self::bare($prepared->pages->toArray())) {
+        if ($before === PromptChange::bare($prepared->pages->toArray())) {
             return;
         }
         foreach ($copy->canvases()->with('seat')->whereNull('last_stroke_ms')->get() as $canvas) {
@@ -173,15 +218,5 @@ final readonly class FollowPlan
                 ($this->takeCanvas)($canvas->seat, $copy);
             }
         }
-    }
-
-    /**
-     * Pictures have other ids in the session: drawings are compared without them.
-     *
-     * @param  array<array-key, mixed>  $json
-     */
-    private static function bare(array $json): string
-    {
-        return (string) preg_replace('/"(asset|picture)":"[^"]*"/', '', (string) json_encode($json));
     }
 }

@@ -39,7 +39,7 @@ final class PlanWords
             'brought_in' => __('Your answer is in.'),
             'follows' => __('1 prompt changed in the running session.|:n prompts changed in the running session.'),
             'too_large' => __('That file is over :n MB.', ['n' => BringInPlan::MOST_MEGABYTES]),
-            'running' => __('A session of this plan has been running since :since. It doesn’t have all of these changes.'),
+            'running' => __('A session has been running since :since. Students don’t have: :lacks.'),
             'not_saved' => __('1 thing not saved|:n things not saved'),
             'give_up' => __('Use the saved one instead'),
             'untitled' => __('A plan needs a title, so it keeps the one it had.'),

@@ -338,7 +338,11 @@ function showRunning(running: PlanState['running']): void {
     const [session] = running;
     bar.hidden = session?.behind !== true;
     if (session !== undefined) {
-        element('span', bar).textContent = fill(page.words.running, { since: session.since });
+        const lacks = session.lacks.join(', ');
+        element('span', bar).textContent = [
+            fill(page.words.running, { since: session.since, lacks }),
+            ...session.warnings,
+        ].join(' ');
         const button = element('button', bar);
         button.textContent = page.words.follow;
         button.dataset.session = session.id;

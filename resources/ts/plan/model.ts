@@ -58,7 +58,7 @@ export interface PlanState {
     tags: string[];
     sequence: string[];
     prompts: PlanPrompt[];
-    running: { id: string; title: string; since: string; behind: boolean }[];
+    running: { id: string; title: string; since: string; behind: boolean; lacks: string[]; warnings: string[] }[];
     undo: boolean;
     redo: boolean;
     added?: string;

@@ -217,6 +217,9 @@ final class SessionFromPlanTest extends CragTestCase
         $edit->set($this->plan, $this->teacher(), $prompt, 'words', 'One', 'First');
         $this->add($this->variant());
         $this->asTeacher();
+        $running = $this->getJson("/plan/{$this->plan->id}/state")->json('running.0');
+        self::assertSame(['prompt 1 (words)', 'prompt 2, which is new'], $running['lacks']);
+        self::assertSame(['1 student has begun prompt 1: their work stays.'], $running['warnings']);
         $canvas = $this->getJson("/plan/{$this->plan->id}/prompt/{$prompt->id}/canvas")->json('canvas');
         $this->postJson("/plan/{$this->plan->id}/operations", [
             'canvas' => $canvas,
@@ -258,12 +261,17 @@ final class SessionFromPlanTest extends CragTestCase
         self::assertFalse($behind(), 'nothing has changed yet');
         $edit->set($this->plan, $this->teacher(), $two, 'words', 'Two', 'Second');
         self::assertTrue($behind());
+        $told = fn (string $what): array => $this->getJson("/plan/{$this->plan->id}/state")->json("running.0.{$what}");
+        self::assertSame(['prompt 2 (words)'], $told('lacks'));
+        self::assertSame([], $told('warnings'), 'nobody has begun it');
         $edit->step($this->plan, $this->teacher(), false);
         self::assertFalse($behind(), 'taken back');
         $edit->move($this->plan, $this->teacher(), $three, $one->id);
+        self::assertSame(['the new order'], $told('lacks'));
         self::assertSame([true, 2, false], [$behind(), $follow(), $behind()]);
         self::assertSame(['One', 'Three', 'Two'], $session->prompts()->pluck('words')->all());
         $edit->remove($this->plan, $this->teacher(), $two);
+        self::assertSame(['the removal of “Two”'], $told('lacks'));
         self::assertSame([true, 1, false], [$behind(), $follow(), $behind()]);
         self::assertSame([1 => 'One', 2 => 'Three'], $session->prompts()->pluck('words', 'n')->all());
         // The present one stays, whatever becomes of it in the plan; so does what was typed while teaching.

@@ -52,12 +52,18 @@ final readonly class EditController
                 'sequence' => $plan->sequence,
                 'prompts' => $prompts->map(self::told(...))->values(),
                 'running' => $plan->sessions()->whereNull('ended_at')->where('is_trial', false)->get()->map(
-                    fn (LiveSession $session): array => [
-                        'id' => $session->id,
-                        'title' => $session->title,
-                        'since' => SchoolTime::of($session->created_at)->translatedFormat('H:i'),
-                        'behind' => $this->follow->isBehind($session, $plan),
-                    ],
+                    function (LiveSession $session) use ($plan): array {
+                        $lacking = $this->follow->lacking($session, $plan);
+
+                        return [
+                            'id' => $session->id,
+                            'title' => $session->title,
+                            'since' => SchoolTime::of($session->created_at)->translatedFormat('H:i'),
+                            'behind' => ! $lacking->isNothing(),
+                            'lacks' => $lacking->lacks,
+                            'warnings' => $lacking->warnings,
+                        ];
+                    },
                 ),
             ] +
                 $this->edit->steps($plan, CurrentTeacher::found($request)),

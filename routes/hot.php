@@ -105,6 +105,7 @@ Route::prefix('/plan/{plan}')
         Route::get('/intake/{intake}/page/{page}.png', [TakeInController::class, 'page'])
             ->whereNumber('page')
             ->name('plan.intake.page');
+        Route::post('/take-changes', [PlanController::class, 'takeChanges'])->name('plan.take-changes');
         Route::post('/follow/{run}', [PlanController::class, 'follow'])->name('plan.follow');
         Route::get('/work/{canvas}.{format}', [DrawingController::class, 'file'])
             ->whereIn('format', array_keys(CanvasFile::MIME))

@@ -93,6 +93,9 @@ Route::middleware([MayTeach::class, IsTeacher::class])->group(function (): void 
     Route::get('/plan-link/{plan}/{key}', [PlanController::class, 'shared'])
         ->middleware('throttle:link')
         ->name('plan.shared');
+    Route::get('/plan-link/{plan}/{key}/{prompt}.png', [PlanController::class, 'sharedPicture'])
+        ->middleware('throttle:link')
+        ->name('plan.shared.picture');
     Route::post('/plan-link/{plan}/{key}', [PlanController::class, 'takeShared'])
         ->middleware('throttle:make')
         ->name('plan.shared.take');
@@ -171,6 +174,7 @@ Route::prefix('/plan/{plan}')
         Route::get('/try', [PlanController::class, 'try'])->name('plan.try');
         Route::get('/try/{run}', [PlanController::class, 'trySeat'])->name('plan.try.student');
         Route::get('/take-out/plan.zip', [TakeOutController::class, 'zip'])->name('plan.zip');
+        Route::post('/end-links', [PlanController::class, 'endLinks'])->name('plan.end-links');
         Route::get('/take-out/prompts.pdf', [TakeOutController::class, 'pdf'])->name('plan.pdf');
         Route::get('/take-out/questions.zip', [TakeOutController::class, 'qti'])->name('plan.qti');
     });

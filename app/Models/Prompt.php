@@ -36,7 +36,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $id
  * @property ?string $live_session_id
  * @property ?string $plan_id
- * @property ?string $source_id  the plan's prompt that a session's came from
+ * @property ?string $source_id  the plan's prompt that a session's came from, or a copied plan's
+ * @property ?int $source_n  in a copied plan: how far that one had changed
  * @property int $n
  * @property string $words
  * @property Backdrop $backdrop

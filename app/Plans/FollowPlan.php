@@ -60,7 +60,7 @@ final readonly class FollowPlan
             } elseif ($changes !== []) {
                 $lacks[] = __('prompt :n (:changes)', [
                     'n' => $i + 1,
-                    'changes' => implode(', ', array_map(static fn (PromptChange $one): string => __($one->word()), $changes)),
+                    'changes' => PromptChanges::inWords($changes),
                 ]);
                 $begun = $copy->canvases()->where('operation_count', '>', 0)->whereNotNull('last_stroke_ms')->count();
                 if ($begun > 0) {

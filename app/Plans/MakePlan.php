@@ -39,13 +39,21 @@ final readonly class MakePlan
         return $plan;
     }
 
-    /** A copy for a teacher, who may be another one. */
-    public function copy(Plan $plan, Teacher $teacher, string $title): Plan
+    /**
+     * A copy for a teacher, who may be another one. It knows its original, and can take over what changes there.
+     *
+     * @param  ?string  $key  of the link by which the original was found
+     */
+    public function copy(Plan $plan, Teacher $teacher, string $title, ?string $key = null): Plan
     {
-        return DB::transaction(function () use ($plan, $teacher, $title): Plan {
+        return DB::transaction(function () use ($plan, $teacher, $title, $key): Plan {
             $copy = $this->empty($teacher, $title);
-            $copy->update(['tags' => $plan->tags]);
+            $copy->update(['tags' => $plan->tags, 'copied_from_id' => $plan->id, 'copied_key' => $key]);
             $this->append($copy, $teacher, $this->prepared($plan), $plan);
+            foreach ($copy->refresh()->present() as $i => $own) {
+                $source = $plan->present()[$i] ?? null;
+                $own->update(['source_id' => $source?->id, 'source_n' => $source?->changed_n]);
+            }
 
             return $copy;
         });

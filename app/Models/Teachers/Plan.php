@@ -28,6 +28,8 @@ use Illuminate\Support\Collection;
  * @property int $edit_count
  * @property string $copy_key
  * @property string $edit_key
+ * @property ?string $copied_from_id  the plan that it was copied from
+ * @property ?string $copied_key  with which link
  * @property ?Carbon $used_at
  * @property ?Carbon $archived_at
  * @property Carbon $created_at
@@ -47,12 +49,20 @@ final class Plan extends Model implements Holder
         'sequence' => '[]',
         'edit_count' => 0,
         'used_at' => null,
+        'copied_from_id' => null,
+        'copied_key' => null,
         'archived_at' => null,
     ];
 
     protected function casts(): array
     {
         return ['tags' => 'array', 'sequence' => 'array', 'used_at' => 'datetime', 'archived_at' => 'datetime'];
+    }
+
+    /** Whether a key is that of one of its links, as they are now. */
+    public function isLink(string $key): bool
+    {
+        return hash_equals($this->copy_key, $key) || hash_equals($this->edit_key, $key);
     }
 
     public function column(): string

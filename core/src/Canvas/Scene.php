@@ -186,6 +186,12 @@ final readonly class Scene
         return new self($this->pages, $placed, $this->answers, $this->pageLayers, $this->boxes);
     }
 
+    /** @param  array<string, string|int|list<string>>  $answers  by question, in place of those that are there */
+    public function answered(array $answers): self
+    {
+        return new self($this->pages, $this->placed, $answers, $this->pageLayers, $this->boxes);
+    }
+
     /** @param  list<Question>  $questions  the prompt's: those with a place are to be seen there */
     public function withBoxes(array $questions): self
     {

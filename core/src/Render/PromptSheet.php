@@ -8,6 +8,7 @@ use Crag\Canvas\Scene;
 use Crag\Plan\PlanPrompt;
 use Crag\Prompt\Paper;
 use Crag\Prompt\Question\Question;
+use Crag\Prompt\Question\QuestionKind;
 
 /**
  * A prompt on upright A4 with a line for the name, so that paper can stand in when devices fail: the words, each page
@@ -26,13 +27,23 @@ final class PromptSheet
 
     private const LINE = 16;
 
-    /** @return list<string> SVG documents, one for each sheet of paper */
-    public static function documents(string $title, int $n, PlanPrompt $prompt, Scene $scene, Pictures $pictures): array
-    {
+    /**
+     * @param  bool  $isKey  with what is right, instead of room to answer
+     * @return list<string> SVG documents, one for each sheet of paper
+     */
+    public static function documents(
+        string $title,
+        int $n,
+        PlanPrompt $prompt,
+        Scene $scene,
+        Pictures $pictures,
+        bool $isKey = false,
+    ): array {
         $sheets = [];
-        $scene = $scene->withBoxes($prompt->questions);
+        $title = $isKey ? "Key · {$title}" : $title;
+        $scene = ($isKey ? $scene->answered(self::right($prompt)) : $scene)->withBoxes($prompt->questions);
         $pages = array_map(strval(...), array_keys($scene->pages));
-        $lines = self::questions($prompt);
+        $lines = self::questions($prompt, $isKey);
         foreach ($pages as $i => $page) {
             $at = 96.0;
             $inside = self::head($title, $n, $i, count($pages));
@@ -134,20 +145,48 @@ final class PromptSheet
         );
     }
 
+    /** @return array<string, string|list<string>> by question, what is right in the form of an answer */
+    private static function right(PlanPrompt $prompt): array
+    {
+        $right = [];
+        foreach ($prompt->questions as $question) {
+            $key = $question->asked->hasKey() ? $question->toArray()['right'] ?? null : null;
+            if (is_string($key)) {
+                $right[$question->id] = $key;
+            } elseif (is_array($key) && $key !== []) {
+                $ids = array_values(array_filter($key, is_string(...)));
+                $isOneOf = in_array($question->asked->kind(), [QuestionKind::Text, QuestionKind::Choice], true);
+                $right[$question->id] = $isOneOf ? $ids[0] ?? '' : $ids;
+            }
+        }
+
+        return $right;
+    }
+
     /** @return list<array{string, bool}> lines, and whether the line is one to write on */
-    private static function questions(PlanPrompt $prompt): array
+    private static function questions(PlanPrompt $prompt, bool $isKey): array
     {
         $lines = [];
         foreach ($prompt->questions as $i => $question) {
-            $spare = $question->spot === null;
+            $isBelow = $question->spot === null;
+            if (! $question->takesAnswer() || ($question->spot?->isBare === true && ! $isKey)) {
+                // The page itself says what is asked.
+                continue;
+            }
             $words = PlainMaths::words($question->words);
-            foreach ($words === '' && ! $spare ? [] : Lines::of($i + 1 .'.  '.$words, self::LETTERS) as $line) {
+            foreach ($words === '' && ! $isBelow ? [] : Lines::of($i + 1 .'.  '.$words, self::LETTERS) as $line) {
                 $lines[] = [$line, false];
+            }
+            if ($isKey && $question->asked->hasKey()) {
+                $key = PlainMaths::words($question->asked->key());
+                $lines[] = [($words === '' && ! $isBelow ? $i + 1 .'.  ' : '      ')."→ {$key}", false];
+
+                continue;
             }
             foreach (self::offered($question) as $line) {
                 $lines[] = [$line, false];
             }
-            if ($spare && self::offered($question) === []) {
+            if ($isBelow && self::offered($question) === [] && ! $isKey) {
                 $lines[] = ['', true];
             }
         }

@@ -78,6 +78,32 @@ final class PaperTest extends TestCase
         }
     }
 
+    public function test_the_key_has_what_is_right_in_the_boxes_and_below(): void
+    {
+        $plain = ['form' => ['kind' => 'any', 'digits' => 0], 'tolerance' => ['kind' => 'none', 'most' => '']];
+        $spot = ['page' => 0, 'x' => 560, 'y' => 420, 'w' => 360, 'bare' => true];
+        $prompt = PlanPrompt::read(new Fields(['words' => 'Fill in.', 'questions' => [
+            ['id' => 'q1', 'kind' => 'number', 'words' => 'F', 'spot' => $spot, 'right' => '84'] + $plain,
+            ['id' => 'q2', 'kind' => 'text', 'words' => 'Why?', 'spot' => null, 'right' => ['the pivot', 'fulcrum']],
+            ['id' => 'q3', 'kind' => 'choice', 'words' => 'Way?', 'spot' => null, 'right' => ['b'], 'shuffle' => false,
+                'options' => [['id' => 'a', 'words' => 'left'], ['id' => 'b', 'words' => 'right']]],
+        ]]));
+        $sheets = fn (bool $isKey): string => implode(PromptSheet::documents(
+            'Levers',
+            1,
+            $prompt,
+            Scene::fold([]),
+            new NoPictures(),
+            $isKey,
+        ));
+        self::assertStringNotContainsString('>84<', $sheets(false));
+        self::assertStringContainsString('>84<', $sheets(true));
+        self::assertStringContainsString('→ the pivot', $sheets(true));
+        self::assertStringContainsString('→ right', $sheets(true));
+        self::assertStringContainsString('Key · Levers', $sheets(true));
+        self::assertStringNotContainsString('→', $sheets(false));
+    }
+
     public function test_a_question_with_a_place_on_the_page_has_its_box_there(): void
     {
         [$sheet] = self::sheets([

@@ -10,6 +10,7 @@ import { element, fill, pageData } from '../page';
 import { Drawing } from '../plan/drawing';
 import type { Fields, PlanPrompt, PlanState, Question } from '../plan/model';
 import { Places } from '../plan/places';
+import { showWhoIsHere, whereIAm } from '../plan/here';
 import { DrawBoxes } from '../plan/boxes';
 import { QuestionList } from '../plan/questions';
 import { Rail } from '../plan/rail';
@@ -43,6 +44,7 @@ let sequence: string[] = [];
 let title = '';
 let tags: string[] = [];
 let known = -1;
+let here: PlanState['here'] = [];
 let open = '';
 /** Steps of drawing that are not delivered yet. */
 let steps = 0;
@@ -165,6 +167,8 @@ function take(state: PlanState): void {
     element<HTMLButtonElement>('#plan-undo').disabled = !state.undo;
     element<HTMLButtonElement>('#plan-redo').disabled = !state.redo;
     showRunning(state.running);
+    showOriginal(state.original);
+    here = state.here;
     // A prompt that comes back brings along what could not be saved of it.
     sayState(saver.isBusy, true);
     if (!sequence.includes(open)) {
@@ -182,7 +186,8 @@ function take(state: PlanState): void {
 }
 
 async function look(): Promise<void> {
-    const state = await get<PlanState>(`${page.address}/state?after=${known}`);
+    const at = new URLSearchParams({ after: String(known), at: whereIAm(open) });
+    const state = await get<PlanState>(`${page.address}/state?${at}`);
     if (!saver.isBusy) {
         take(state);
     }
@@ -223,6 +228,7 @@ function fillIn(): void {
     side.show(prompt);
     sayRefused();
     element('#plan-problems').textContent = prompt.problems.join(' ');
+    showWhoIsHere(here, open, page.words);
     values.show();
     values.showDraws(prompt.draws);
     const preview = element('#words-shown');
@@ -333,6 +339,12 @@ async function conflict(field: string, theirs: unknown, mine: unknown): Promise<
     return isMine;
 }
 
+function showOriginal(changes: string[]): void {
+    const bar = element('#plan-original');
+    bar.hidden = changes.length === 0;
+    element('span', bar).textContent = fill(page.words.original_changed, { changes: changes.join(', ') });
+}
+
 function showRunning(running: PlanState['running']): void {
     const bar = element('#plan-running');
     const [session] = running;
@@ -393,6 +405,15 @@ element('#plan-running button').addEventListener(
                 {},
             );
             say(fill(page.words.follows, { n: changed }));
+        }),
+);
+element('#plan-original button').addEventListener(
+    'click',
+    () =>
+        void change(async () => {
+            const { changed } = await post<{ changed: number }>(`${page.address}/take-changes`, {});
+            await look();
+            say(fill(page.words.took_over, { n: changed }));
         }),
 );
 drawing.bench.view.moved = ((before) => () => {

@@ -59,6 +59,10 @@ export interface PlanState {
     sequence: string[];
     prompts: PlanPrompt[];
     running: { id: string; title: string; since: string; behind: boolean; lacks: string[]; warnings: string[] }[];
+    /** What has changed in the plan that this one was copied from. */
+    original: string[];
+    /** Where other teachers are who have it open. */
+    here: { name: string; prompt: string; field: string }[];
     undo: boolean;
     redo: boolean;
     added?: string;

@@ -23,12 +23,17 @@
                 @if ($plan->teacher_id === $teacher->id)
                     <button class="menu-item" data-copy="{{ route('plan.shared', [$plan, $plan->edit_key]) }}"
                         data-copied="{{ __('Copied') }}">{{ __('Copy a link: to work on it together') }}</button>
+                    <form method="post" action="{{ route('plan.end-links', $plan) }}">@csrf
+                        <button class="menu-item"
+                            title="{{ __('Whoever has a link can’t use it any more. Copies and colleagues stay.') }}">{{ __('End these links') }}</button></form>
                 @endif
                 <hr>
                 <a class="menu-item" href="{{ route('plan.zip', $plan) }}" download><x-icon name="box-arrow-up" />
                     {{ __('Download (zip)') }}</a>
                 <a class="menu-item" href="{{ route('plan.pdf', $plan) }}" download><x-icon name="printer" />
                     {{ __('Print the prompts (PDF)') }}</a>
+                <a class="menu-item" href="{{ route('plan.pdf', [$plan, 'key' => 1]) }}"
+                    download><x-icon name="printer" /> {{ __('Print with the answer key (PDF)') }}</a>
                 <a class="menu-item" href="{{ route('plan.qti', $plan) }}" download><x-icon name="ui-radios" />
                     {{ __('Download the questions (QTI 3)') }}</a>
             </div>
@@ -38,6 +43,8 @@
     </header>
     <p id="plan-running" class="plan-running" role="status" hidden><span></span>
         <button class="btn btn-sm btn-go"></button></p>
+    <p id="plan-original" class="plan-running" role="status" hidden><span></span>
+        <button class="btn btn-sm btn-go">{{ __('Take these changes over') }}</button></p>
     <div class="plan-middle">
         <nav class="plan-rail" aria-label="{{ __('Prompts') }}">
             <ol id="plan-prompts" class="plan-prompts"></ol>
@@ -79,5 +86,6 @@
         </main>
     </div>
     @include('plans.windows')
+    <p id="plan-here" class="visually-hidden" role="status"></p>
     <x-toast id="plan-notice" />
 </x-layout>

@@ -18,5 +18,19 @@
                 @endif
             </form>
         </section>
+        @if ($prompts->isNotEmpty())
+            <section class="card-paper mt-3" aria-labelledby="shared-prompts">
+                <h2 id="shared-prompts" class="h5">{{ __('What’s in it') }}</h2>
+                <ol class="shared-prompts">
+                    @foreach ($prompts as $prompt)
+                        <li><img src="{{ route('plan.shared.picture', [$plan, $key, $prompt->id]) }}" alt="" width="160"
+                            height="100" loading="lazy"> <span dir="auto">{{ $prompt->plainWords() ?: __('no words yet') }}
+                            <small class="form-text">{{ trans_choice(
+                                '{0} no questions|{1} :count question|[2,*] :count questions',
+                                count($prompt->value()->questions)) }}</small></span></li>
+                    @endforeach
+                </ol>
+            </section>
+        @endif
     </main>
 </x-layout>

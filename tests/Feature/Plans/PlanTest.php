@@ -336,6 +336,89 @@ final class PlanTest extends CragTestCase
         $this->post("/plan-link/{$this->plan->id}/wrong", ['how' => 'copy'])->assertNotFound();
     }
 
+    public function test_a_shared_plan_is_seen_before_it_is_taken_and_its_links_can_be_ended(): void
+    {
+        $prompt = $this->add('Where does the plank tip?');
+        $link = "/plan-link/{$this->plan->id}/{$this->plan->copy_key}";
+        $this->asTeacher('a-colleague')->get($link)->assertOk()->assertSee('Where does the plank tip?');
+        $this->get("{$link}/{$prompt->id}.png")->assertOk()->assertHeader('Content-Type', 'image/png');
+        $this->get("/plan-link/{$this->plan->id}/wrong/{$prompt->id}.png")->assertNotFound();
+        // A prompt that is out of the plan is not shown by its link, nor is that of another plan.
+        $other = app(MakePlan::class)->empty($this->teacher(), 'Other');
+        $elsewhere = app(EditPlan::class)->add($other, $this->teacher(), PreparedPrompt::saying('Mine'), null);
+        $this->get("{$link}/{$elsewhere->id}.png")->assertNotFound();
+        // Whoever works on it too cannot end the owner's links.
+        $this->plan->teachers()->attach($this->teacher('a-colleague'));
+        $this->post("/plan/{$this->plan->id}/end-links")->assertForbidden();
+        $this->asTeacher()->post("/plan/{$this->plan->id}/end-links")->assertRedirect();
+        $this->asTeacher('a-colleague')->get($link)->assertNotFound();
+        $this->post($link, ['how' => 'copy'])->assertNotFound();
+        $now = "/plan-link/{$this->plan->id}/{$this->plan->refresh()->copy_key}";
+        $this->get($now)->assertOk();
+        self::assertTrue($this->teacher('a-colleague')->mayEdit($this->plan), 'colleagues stay');
+    }
+
+    public function test_a_copy_takes_over_what_changes_in_its_original_and_keeps_what_it_drew_itself(): void
+    {
+        [$one, $two] = [$this->add('One'), $this->add('Two')];
+        $this->asTeacher('a-colleague')
+            ->post("/plan-link/{$this->plan->id}/{$this->plan->copy_key}", ['how' => 'copy']);
+        $copy = $this->teacher('a-colleague')->plans()->firstOrFail();
+        $offered = fn (): array => (array) $this->asTeacher('a-colleague')
+            ->getJson("/plan/{$copy->id}/state")
+            ->json('original');
+        $words = fn (): array => $copy->refresh()->present()->pluck('words')->all();
+        self::assertSame([], $offered());
+        $edit = app(EditPlan::class);
+        $edit->set($this->plan->refresh(), $this->teacher(), $one, 'words', 'One', 'First');
+        $edit->add($this->plan->refresh(), $this->teacher(), PreparedPrompt::saying('Between'), $one->id);
+        // What the copy changes itself is its own, and no reason to offer anything.
+        $own = $copy->present()[1] ?? self::fail();
+        $edit->set($copy->refresh(), $this->teacher('a-colleague'), $own, 'words', 'Two', 'Second');
+        self::assertSame(['prompt 1 (words)', 'prompt 2, which is new'], $offered());
+        $this->postJson("/plan/{$copy->id}/take-changes")->assertOk()->assertJson(['changed' => 2]);
+        self::assertSame(['First', 'Between', 'Second'], $words());
+        self::assertSame([], $offered());
+        $this->postJson("/plan/{$copy->id}/step", ['again' => false])->assertOk();
+        self::assertSame(['First', 'Second'], $words(), 'it can be taken back');
+        self::assertSame([], $offered(), 'and is not offered again');
+        // Where something else is drawn, the original's comes behind, and the copy's own stays.
+        $canvas = $this->asTeacher()->getJson("/plan/{$this->plan->id}/prompt/{$two->id}/canvas")->json('canvas');
+        $this->postJson("/plan/{$this->plan->id}/operations", [
+            'canvas' => $canvas,
+            'operations' => [['layer' => 'lead'] + $this->stroke()],
+        ])->assertOk();
+        self::assertSame(['prompt 3 (words, what’s drawn)'], $offered());
+        $this->postJson("/plan/{$copy->id}/take-changes")->assertJson(['changed' => 1]);
+        self::assertSame(['First', 'Second', 'Two'], $words());
+        // With the link ended, nothing more of the original is told.
+        $edit->set($this->plan->refresh(), $this->teacher(), $one->refresh(), 'words', 'First', 'Very first');
+        $this->asTeacher()->post("/plan/{$this->plan->id}/end-links");
+        self::assertSame([], $offered());
+        $this->postJson("/plan/{$copy->id}/take-changes")->assertNotFound();
+        $this->asTeacher()->postJson("/plan/{$this->plan->id}/take-changes")->assertNotFound();
+        $this->asTeacher('somebody')->postJson("/plan/{$copy->id}/take-changes")->assertForbidden();
+    }
+
+    public function test_teachers_who_have_a_plan_open_see_where_the_others_are(): void
+    {
+        $prompt = $this->add('One');
+        $colleague = $this->teacher('a-colleague');
+        $colleague->update(['name' => 'Bo Lark']);
+        $this->plan->teachers()->attach($colleague);
+        $at = static fn (string $at): string => '?'.http_build_query(['at' => $at]);
+        $here = fn (string $who, string $where): array => (array) $this->asTeacher($who)
+            ->getJson("/plan/{$this->plan->id}/state{$at($where)}")
+            ->json('here');
+        self::assertSame([], $here('a-colleague', "{$prompt->id} words"));
+        self::assertSame(
+            [['name' => 'Bo Lark', 'prompt' => $prompt->id, 'field' => 'words']],
+            $here('the-teacher', ''),
+        );
+        $this->travel(11)->seconds();
+        self::assertSame([], $here('the-teacher', ''), 'whose page is closed is not here');
+    }
+
     /** @return iterable<string, array{string}> */
     public static function ready(): iterable
     {

@@ -15,7 +15,9 @@ use App\Plans\FollowPlan;
 use App\Plans\NotTaken;
 use App\Plans\PreparedPrompt;
 use App\Plans\ReadyPrompts;
+use App\Plans\TakeChanges;
 use App\Plans\TakesDrawing;
+use App\Plans\WhoIsHere;
 use Crag\Json\UnreadableFields;
 use Crag\Prompt\InvalidPrompt;
 use Illuminate\Http\JsonResponse;
@@ -29,6 +31,7 @@ final readonly class EditController
         private ReadyPrompts $ready,
         private FollowPlan $follow,
         private TakesDrawing $drawing,
+        private TakeChanges $takes,
     ) {
     }
 
@@ -51,6 +54,12 @@ final readonly class EditController
                 'tags' => $plan->tags,
                 'sequence' => $plan->sequence,
                 'prompts' => $prompts->map(self::told(...))->values(),
+                'original' => $this->takes->offered($plan, CurrentTeacher::found($request)),
+                'here' => WhoIsHere::with(
+                    $plan,
+                    CurrentTeacher::found($request),
+                    $request->string('at')->toString(),
+                ),
                 'running' => $plan->sessions()->whereNull('ended_at')->where('is_trial', false)->get()->map(
                     function (LiveSession $session) use ($plan): array {
                         $lacking = $this->follow->lacking($session, $plan);

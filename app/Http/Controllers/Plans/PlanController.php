@@ -12,15 +12,20 @@ use App\Models\Teachers\Intake;
 use App\Models\Teachers\Plan;
 use App\Models\Teachers\Roster;
 use App\Models\Teachers\Teacher;
+use App\Pictures\EmbeddedPictures;
 use App\Plans\FollowPlan;
 use App\Plans\MakePlan;
 use App\Plans\ReadyPrompts;
+use App\Plans\TakeChanges;
+use App\Plans\TakesDrawing;
+use App\Records\Rsvg;
 use App\Sessions\Life\ForgetSession;
 use App\Sessions\Life\StartSession;
 use App\Sessions\Room\TakeSeat;
 use Crag\Prompt\Tray\Tool;
 use Crag\Prompt\Tray\ToolTray;
 use Crag\Prompt\Tray\TrayKind;
+use Crag\Render\SceneSvg;
 use Crag\Session\Door\InvalidName;
 use Crag\Session\Door\NameMode;
 use Crag\Session\Door\PersonName;
@@ -29,12 +34,17 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 
 /** A plan opened, shared, tried and started. */
 final readonly class PlanController
 {
+    /** In pixels. */
+    private const PICTURE = 320;
+
     public function __construct(private StartSession $start)
     {
     }
@@ -133,9 +143,40 @@ final readonly class PlanController
     /** A link by which another teacher of this installation may take a copy of it, or edit it too. */
     public function shared(Request $request, Plan $plan, string $key): View
     {
-        abort_unless(hash_equals($plan->copy_key, $key) || hash_equals($plan->edit_key, $key), 404);
+        abort_unless($plan->isLink($key), 404);
 
-        return view('plans.shared', ['plan' => $plan, 'key' => $key, 'mayEdit' => hash_equals($plan->edit_key, $key)]);
+        return view('plans.shared', [
+            'plan' => $plan,
+            'key' => $key,
+            'mayEdit' => hash_equals($plan->edit_key, $key),
+            'prompts' => $plan->present(),
+        ]);
+    }
+
+    /** A prompt of a shared plan as a small picture, before it is taken. */
+    public function sharedPicture(Plan $plan, string $key, string $prompt, TakesDrawing $drawing): Response
+    {
+        abort_unless($plan->isLink($key), 404);
+        $found = $plan->present()->firstWhere('id', $prompt) ?? abort(404);
+        $scene = $drawing->canvas($found)->scene()->withBoxes($found->value()->common());
+
+        return response(Rsvg::png(SceneSvg::document($scene, new EmbeddedPictures($plan)), self::PICTURE))
+            ->header('Content-Type', 'image/png');
+    }
+
+    /** Both links lead nowhere from now on; who works on it together goes on. */
+    public function endLinks(Request $request, Plan $plan): RedirectResponse
+    {
+        abort_unless($plan->teacher_id === CurrentTeacher::found($request)->id, 403);
+        $plan->update(['copy_key' => Str::random(40), 'edit_key' => Str::random(40)]);
+
+        return redirect()->route('plan', $plan);
+    }
+
+    /** What has been changed in the original since it was copied. */
+    public function takeChanges(Request $request, Plan $plan, TakeChanges $take): JsonResponse
+    {
+        return response()->json(['changed' => $take($plan, CurrentTeacher::found($request))]);
     }
 
     public function takeShared(Request $request, Plan $plan, string $key, MakePlan $make): RedirectResponse
@@ -146,9 +187,9 @@ final readonly class PlanController
 
             return redirect()->route('plan', $plan);
         }
-        abort_unless(hash_equals($plan->copy_key, $key) || hash_equals($plan->edit_key, $key), 404);
+        abort_unless($plan->isLink($key), 404);
 
-        return redirect()->route('plan', $make->copy($plan, $teacher, $plan->title));
+        return redirect()->route('plan', $make->copy($plan, $teacher, $plan->title, $key));
     }
 
     /** Students see whose session they join: a teacher without a name gives one before the first. */

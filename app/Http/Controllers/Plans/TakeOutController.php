@@ -13,7 +13,9 @@ use App\Plans\PreparedPrompt;
 use App\Plans\TakesDrawing;
 use App\Records\Rsvg;
 use Crag\Formats\QtiPackage;
+use Crag\Prompt\Question\Question;
 use Crag\Render\PromptSheet;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -30,17 +32,20 @@ final readonly class TakeOutController
         return $this->download($plan, $file, 'zip', 'application/zip');
     }
 
-    public function pdf(Plan $plan, TakesDrawing $drawing): BinaryFileResponse
+    /** With the key on sheets of its own behind all prompts, if wished. */
+    public function pdf(Request $request, Plan $plan, TakesDrawing $drawing): BinaryFileResponse
     {
         $folder = sys_get_temp_dir().'/crag-print-'.Str::random(12);
         File::makeDirectory($folder, 0o700);
         $file = (string) tempnam(sys_get_temp_dir(), 'crag-plan');
         try {
             $sheets = [];
-            foreach ($plan->present() as $n => $prompt) {
-                foreach ($this->sheets($plan, $prompt, $n + 1, $drawing) as $svg) {
-                    $sheets[] = $sheet = sprintf('%s/%04d.svg', $folder, count($sheets));
-                    file_put_contents($sheet, $svg);
+            foreach ($request->boolean('key') ? [false, true] : [false] as $isKey) {
+                foreach ($plan->present() as $n => $prompt) {
+                    foreach ($this->sheets($plan, $prompt, $n + 1, $drawing, $isKey) as $svg) {
+                        $sheets[] = $sheet = sprintf('%s/%04d.svg', $folder, count($sheets));
+                        file_put_contents($sheet, $svg);
+                    }
                 }
             }
             abort_if($sheets === [], 404, __('This plan has no prompts yet.'));
@@ -70,14 +75,21 @@ final readonly class TakeOutController
     }
 
     /** @return list<string> with one draw of its values, since paper is the same for everybody */
-    private function sheets(Plan $plan, Prompt $prompt, int $n, TakesDrawing $drawing): array
+    private function sheets(Plan $plan, Prompt $prompt, int $n, TakesDrawing $drawing, bool $isKey): array
     {
-        return PromptSheet::documents(
+        $value = $prompt->value()->forStudent($plan->id, 0);
+        $hasKey = array_filter(
+            $value->questions,
+            static fn (Question $question): bool => $question->asked->hasKey(),
+        ) !== [];
+
+        return $isKey && ! $hasKey ? [] : PromptSheet::documents(
             $plan->title,
             $n,
-            $prompt->value()->forStudent($plan->id, 0),
+            $value,
             $drawing->canvas($prompt)->scene(),
             new EmbeddedPictures($plan),
+            $isKey,
         );
     }
 

@@ -143,16 +143,31 @@ final readonly class BringInPlan
                 throw UnusablePlan::zip();
             }
 
-            return array_map(
-                static fn (string $file): PreparedPrompt => new PreparedPrompt(
-                    QtiItem::read((string) $zip->getFromName($file)),
-                    PromptPages::blank(),
-                ),
-                $items,
-            );
+            return array_map(fn (string $file): PreparedPrompt => $this->qti($plan, $zip, $file), $items);
         } finally {
             $zip->close();
         }
+    }
+
+    /** An item of a QTI package, with the pictures of its choices that can be read. */
+    private function qti(Plan $plan, ZipArchive $zip, string $file): PreparedPrompt
+    {
+        $xml = (string) $zip->getFromName($file);
+        $pictures = [];
+        foreach (QtiItem::pictures($xml) as $name) {
+            $bytes = $zip->getFromName($name, StorePicture::MOST_BYTES);
+            $path = (string) tempnam(sys_get_temp_dir(), 'crag-qti');
+            try {
+                file_put_contents($path, (string) $bytes);
+                $pictures[$name] = ($this->storePicture)($plan, $path)->id;
+            } catch (UnusablePicture) {
+                // The choice keeps its words.
+            } finally {
+                unlink($path);
+            }
+        }
+
+        return new PreparedPrompt(QtiItem::read($xml, $pictures), PromptPages::blank());
     }
 
     private function picture(Plan $plan, string $path): PreparedPrompt

@@ -79,9 +79,50 @@ final class QtiTest extends TestCase
         );
         sort($keys);
         self::assertSame(
-            ['choice: ', 'choices: one · three', 'number: 2.5', 'text: 240 N m', 'text: pivot / fulcrum'],
+            ['choice: ', 'choices: one · three', 'number: 2.5', 'number: 240 N m', 'text: pivot / fulcrum'],
             $keys,
         );
+    }
+
+    public function test_tolerances_places_pictures_and_ticks_are_kept_and_what_is_left_out_is_said(): void
+    {
+        $spot = ['page' => 1, 'x' => 40, 'y' => 60, 'w' => 300, 'h' => 80];
+        $number = static fn (string $id, string $right, string $kind, string $most): array => [
+            'id' => $id, 'kind' => 'number', 'words' => '', 'spot' => $spot, 'right' => $right,
+            'tolerance' => ['kind' => $kind, 'most' => $most],
+        ];
+        $prompt = PlanPrompt::read(new Fields(['words' => 'Answer.', 'questions' => [
+            $number('a', '2.5', 'within', '0.1'),
+            $number('b', '60', 'percent', '5'),
+            $number('c', '240 N m', 'within', '10'),
+            ['id' => 'd', 'kind' => 'tick', 'words' => 'Done?', 'spot' => null, 'right' => 'ticked'],
+            ['id' => 'e', 'kind' => 'drawing', 'words' => '', 'spot' => $spot],
+            ['id' => 'f', 'kind' => 'space', 'words' => '', 'spot' => $spot],
+            ['id' => 'g', 'kind' => 'choice', 'words' => 'Which?', 'spot' => null, 'right' => [], 'shuffle' => false,
+                'options' => [['id' => 'x', 'words' => '', 'picture' => 'PIC'], ['id' => 'y', 'words' => 'none']]],
+            ['id' => 'h', 'kind' => 'maths', 'words' => '', 'spot' => null, 'right' => '2x+6'],
+        ]]));
+        $files = QtiPackage::write('Levers', [$prompt], ['PIC' => 'pictures/PIC.png']);
+        self::assertSame(
+            "Left out:\nPrompt 1, question 3: its tolerance\nPrompt 1, question 5: all of it (A drawing)\n",
+            $files['left-out.txt'],
+        );
+        self::assertSame(['pictures/PIC.png'], QtiItem::pictures($files['item-001.xml']));
+        $read = QtiItem::read($files['item-001.xml'], ['pictures/PIC.png' => 'NEW'])->questions;
+        $found = [];
+        foreach ($read as $question) {
+            $found["= {$question->asked->key()}"] = $question;
+        }
+        self::assertSame('right', $found['= 2.5']->compare('2.6')?->outcome->value);
+        self::assertSame('wrong', $found['= 2.5']->compare('2.7')?->outcome->value);
+        self::assertSame('right', $found['= 60']->compare('63')?->outcome->value);
+        self::assertSame('wrong', $found['= 60']->compare('64')?->outcome->value);
+        self::assertSame($spot, $found['= 2.5']->spot?->toArray());
+        self::assertSame('maths', $found['= 2x+6']->asked->kind()->value);
+        self::assertSame('✓', $found['= ✓']->asked->key());
+        self::assertSame(['NEW'], $found['= ']->asked->assets());
+        // What is whole has nothing to say.
+        self::assertArrayNotHasKey('left-out.txt', QtiPackage::write('Levers', [PlanPrompt::saying('F?')]));
     }
 
     /** @return iterable<string, array{string}> */

@@ -13,6 +13,8 @@ use App\Plans\PreparedPrompt;
 use App\Plans\TakesDrawing;
 use App\Records\Rsvg;
 use Crag\Formats\QtiPackage;
+use Crag\Plan\PictureIds;
+use Crag\Plan\PlanPrompt;
 use Crag\Prompt\Question\Question;
 use Crag\Render\PromptSheet;
 use Illuminate\Http\Request;
@@ -66,12 +68,23 @@ final readonly class TakeOutController
             static fn (PreparedPrompt $one) => $one->prompt->forStudent($plan->id, 0),
             $plans->prepared($plan),
         );
-        foreach (QtiPackage::write($plan->title, $prompts) as $name => $xml) {
+        $pictures = [];
+        foreach ($plan->assets()->whereIn('id', PictureIds::in(array_map(self::questions(...), $prompts)))->get() as $one) {
+            $pictures[$one->id] = 'pictures/'.$one->id.($one->mime === 'image/png' ? '.png' : '.jpg');
+            $zip->addFile($one->path(), $pictures[$one->id]);
+        }
+        foreach (QtiPackage::write($plan->title, $prompts, $pictures) as $name => $xml) {
             $zip->addFromString($name, $xml);
         }
         $zip->close();
 
         return $this->download($plan, $file, 'qti.zip', 'application/zip');
+    }
+
+    /** @return array<array-key, mixed> */
+    private static function questions(PlanPrompt $prompt): array
+    {
+        return $prompt->toArray()['questions'];
     }
 
     /** @return list<string> with one draw of its values, since paper is the same for everybody */

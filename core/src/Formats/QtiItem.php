@@ -13,8 +13,8 @@ use DOMElement;
 /**
  * An assessment item of QTI 3.0 (1EdTech, "Question and Test Interoperability: Assessment, Section and Item, version
  * 3.0", elements qti-assessment-item and below): its words and its choice and text entry interactions, as a prompt.
- * Whatever else an item may hold is left out. Typed answers whose base type is float or integer become numbers, with the
- * tolerance that the item's response processing gives them. Pictures of choices and the places that
+ * Whatever else an item may hold is left out. Typed answers whose base type is float or integer become numbers, with
+ * the tolerance that the item's response processing gives them. Pictures of choices and the places that
  * {@see QtiPackage} writes come along.
  */
 final class QtiItem

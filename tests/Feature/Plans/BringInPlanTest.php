@@ -8,6 +8,7 @@ use App\Models\Asset;
 use App\Models\Prompt;
 use App\Models\Teachers\Intake;
 use App\Models\Teachers\Plan;
+use App\Pictures\PdfPage;
 use App\Pictures\StorePicture;
 use App\Plans\EditPlan;
 use App\Plans\MakePlan;
@@ -15,6 +16,8 @@ use App\Plans\PreparedPrompt;
 use App\Plans\TakesDrawing;
 use Crag\Asks\Card;
 use Crag\Formats\QtiItem;
+use Crag\Prompt\Backdrop\BackdropKind;
+use Crag\Prompt\Question\QuestionKind;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Validator;
@@ -359,6 +362,15 @@ final class BringInPlanTest extends CragTestCase
         $first->update(['details' => $details]);
         $plan = json_decode((string) $this->files($this->plan)['plan.json']);
         self::assertNull(self::againstSchema($plan));
+        $schema = json_decode((string) file_get_contents(base_path('docs/plan.schema.json')));
+        self::assertEqualsCanonicalizing(
+            array_column(QuestionKind::cases(), 'value'),
+            $schema->{'$defs'}->question->properties->kind->enum,
+        );
+        self::assertEqualsCanonicalizing(
+            array_column(BackdropKind::cases(), 'value'),
+            $schema->{'$defs'}->page->properties->backdrop->properties->kind->enum,
+        );
         $plan->prompts[1]->questions[0]->kind = 'riddle';
         self::assertNotNull(self::againstSchema($plan));
     }
@@ -371,7 +383,7 @@ final class BringInPlanTest extends CragTestCase
         $pdf = $this->get("/plan/{$this->plan->id}/take-out/prompts.pdf")
             ->assertOk()
             ->assertDownload('levers.pdf');
-        self::assertStringStartsWith('%PDF-', (string) file_get_contents(self::download($pdf)));
+        self::assertSame(3, self::pages($pdf));
         $zip = $this->opened(
             self::download(
                 $this->get("/plan/{$this->plan->id}/take-out/questions.zip")
@@ -379,7 +391,14 @@ final class BringInPlanTest extends CragTestCase
                     ->assertDownload('levers.qti.zip'),
             ),
         );
-        self::assertSame(['imsmanifest.xml', 'item-001.xml', 'item-002.xml', 'item-003.xml'], array_keys($zip));
+        self::assertSame(
+            ['imsmanifest.xml', 'item-001.xml', 'item-002.xml', 'item-003.xml', 'left-out.txt'],
+            array_keys($zip),
+        );
+        // Its key has a unit: QTI compares numbers alone.
+        self::assertStringContainsString('its tolerance', $zip['left-out.txt']);
+        $withKey = $this->get("/plan/{$this->plan->id}/take-out/prompts.pdf?key=1")->assertOk();
+        self::assertGreaterThan(self::pages($pdf), self::pages($withKey), 'the key stands on sheets of its own');
         self::assertCount(4, QtiItem::read($zip['item-002.xml'])->questions);
         $empty = app(MakePlan::class)->empty($this->teacher(), 'Empty');
         $this->get("/plan/{$empty->id}/take-out/prompts.pdf")->assertNotFound();
@@ -561,6 +580,12 @@ final class BringInPlanTest extends CragTestCase
         self::assertInstanceOf(BinaryFileResponse::class, $response->baseResponse);
 
         return $response->baseResponse->getFile()->getPathname();
+    }
+
+    /** How many pages a PDF that was downloaded has. */
+    private static function pages(TestResponse $response): int
+    {
+        return PdfPage::count(self::download($response));
     }
 
     /** @return array<string, string> */

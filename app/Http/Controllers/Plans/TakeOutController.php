@@ -69,7 +69,8 @@ final readonly class TakeOutController
             $plans->prepared($plan),
         );
         $pictures = [];
-        foreach ($plan->assets()->whereIn('id', PictureIds::in(array_map(self::questions(...), $prompts)))->get() as $one) {
+        $ids = PictureIds::in(array_map(self::questions(...), $prompts));
+        foreach ($plan->assets()->whereIn('id', $ids)->get() as $one) {
             $pictures[$one->id] = 'pictures/'.$one->id.($one->mime === 'image/png' ? '.png' : '.jpg');
             $zip->addFile($one->path(), $pictures[$one->id]);
         }

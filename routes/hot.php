@@ -33,6 +33,7 @@ use App\Http\Controllers\PictureController;
 use App\Http\Controllers\Plans\DrawingController;
 use App\Http\Controllers\Plans\EditController;
 use App\Http\Controllers\Plans\GapsController;
+use App\Http\Controllers\Plans\OtherPlansController;
 use App\Http\Controllers\Plans\PlanController;
 use App\Http\Controllers\Plans\PracticeController;
 use App\Http\Controllers\Plans\TakeInController;
@@ -88,6 +89,10 @@ Route::prefix('/plan/{plan}')
         Route::post('/prompt/{prompt}/place', [EditController::class, 'place'])->name('plan.prompt.place');
         Route::get('/prompt/{prompt}/canvas', [DrawingController::class, 'canvas'])->name('plan.canvas');
         Route::get('/prompt/{prompt}/picture.png', [DrawingController::class, 'picture'])->name('plan.picture');
+        Route::post('/prompt/{prompt}/keep', [OtherPlansController::class, 'keep'])->name('plan.prompt.keep');
+        Route::get('/others', [OtherPlansController::class, 'index'])->name('plan.others');
+        Route::get('/others/{other}', [OtherPlansController::class, 'show'])->name('plan.other');
+        Route::get('/ready', [OtherPlansController::class, 'ready'])->name('plan.ready');
         Route::get('/prompt/{prompt}/practice', [PracticeController::class, 'preview'])->name('plan.practice');
         Route::get('/prompt/{prompt}/gaps', GapsController::class)->middleware('throttle:upload')->name('plan.gaps');
         Route::post('/operations', [DrawingController::class, 'operations'])->name('plan.operations');

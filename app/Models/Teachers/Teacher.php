@@ -20,6 +20,7 @@ use Illuminate\Support\Str;
 /**
  * A teacher: of one device until another device is opened with the private return link or the account.
  *
+ * @property ?string $ready_plan_id  the plan in which prompts stand that are kept to be used again
  * @property string $id
  * @property string $name
  * @property ?string $email  null without an account

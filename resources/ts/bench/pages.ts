@@ -1,11 +1,14 @@
 import { View } from '../canvas/drawing/view';
-import type { Backdrop } from '../canvas/model/objects';
 import { layerOfPage } from '../canvas/model/scene';
 import type { Workbench } from '../canvas/workbench';
+import { newId, type Backdrop } from '../canvas/model/objects';
+import { regrouped } from '../canvas/tools/clipboard';
 import { element, fill } from '../page';
 
 /** No line in a small picture is thinner, in CSS pixels. */
 const THINNEST = 0.8;
+/** An operation adds no more objects than this. */
+const MOST_AT_ONCE = 500;
 
 /** All pages of a canvas as small pictures: to turn to one, and to move, rule or take out those that one has added. */
 export class PagesWindow {
@@ -56,7 +59,10 @@ export class PagesWindow {
             element('.page-number', item).textContent = fill(words.page, { n: i + 1, all: pages.length });
             element('.page-thumb', item).setAttribute('aria-current', String(id === view.page));
             const isOwn = this.may() && layerOfPage(view.log.scene, id) === this.bench.layer;
-            element('.page-acts', item).hidden = !isOwn;
+            element('.page-acts', item).hidden = !this.may();
+            for (const act of item.querySelectorAll<HTMLElement>('[data-move], [data-gone], select')) {
+                act.hidden = !isOwn;
+            }
             element<HTMLButtonElement>('[data-move="-1"]', item).disabled = i <= 1;
             element<HTMLButtonElement>('[data-move="1"]', item).disabled = i === pages.length - 1;
             const { kind, size } = view.log.scene.pages.get(id) ?? { kind: 'blank', size: undefined };
@@ -101,6 +107,9 @@ export class PagesWindow {
             this.show();
             // The button moved with its page, and may not be pressed again at an end.
             (button.disabled ? element('.page-thumb', this.items.get(page)?.item) : button).focus();
+        } else if (button.dataset.copyPage !== undefined) {
+            this.copy(page);
+            this.show();
         } else if (gone !== undefined) {
             if (bench.view.page === page) {
                 bench.turnTo(bench.pages[to - 1] ?? '');
@@ -111,6 +120,37 @@ export class PagesWindow {
         } else {
             this.window.close();
             bench.turnTo(page);
+        }
+    }
+
+    /** The same page again right behind it: all of one's own, on the same backdrop where that may be put there. */
+    private copy(page: string): void {
+        const { bench } = this;
+        const { scene } = bench.view.log;
+        const backdrop = scene.pages.get(page);
+        const placings = [...scene.objects.entries()]
+            .filter(([id, one]) => one.page === page && bench.view.isOwnOrPiece(id, one, bench.layer))
+            .slice(0, MOST_AT_ONCE)
+            .map(([id, { object, place, group }]) => ({
+                id,
+                object,
+                ...(place && { place }),
+                ...(group !== undefined && { group }),
+            }));
+        const [copy, add] = [newId(), newId()];
+        const to = bench.pages.indexOf(page) + 1;
+        bench.make('page', {}, copy);
+        if (backdrop !== undefined && bench.layer === 'lead') {
+            bench.make('backdrop', { backdrop, page: copy });
+        } else if (backdrop !== undefined && backdrop.kind !== 'picture') {
+            bench.make('arrange_page', { page: copy, ruling: backdrop });
+        }
+        if (placings.length > 0) {
+            const objects = regrouped(placings, (i) => (placings.length === 1 ? add : `${add}.${i}`));
+            bench.make('add', placings.length === 1 ? { ...objects[0], page: copy } : { objects, page: copy }, add);
+        }
+        if (to < bench.pages.length - 1) {
+            bench.make('arrange_page', { page: copy, to });
         }
     }
 

@@ -360,7 +360,8 @@ export class Workbench {
             kind,
             layer: this.layer,
             at: Date.now() + this.clockAhead,
-            body: { ...body, ...page },
+            // On the page that is seen, where nothing else is said.
+            body: { ...page, ...body },
         };
         this.view.take([operation]);
         this.refresh();

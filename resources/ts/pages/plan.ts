@@ -11,6 +11,7 @@ import { Drawing } from '../plan/drawing';
 import type { Fields, PlanPrompt, PlanState, Question } from '../plan/model';
 import { Places } from '../plan/places';
 import { showWhoIsHere, whereIAm } from '../plan/here';
+import { OtherPlans } from '../plan/others';
 import { DrawBoxes } from '../plan/boxes';
 import { QuestionList } from '../plan/questions';
 import { Rail } from '../plan/rail';
@@ -132,6 +133,29 @@ const rail = new Rail({
     ...page,
     open: (prompt) => void show(prompt),
     copy: (prompt) => void add({ copy: prompt }, prompt),
+    copyAll: (chosen) =>
+        void change(async () => {
+            let after = chosen.at(-1) ?? open;
+            for (const copy of chosen) {
+                after = present(take(await post<PlanState>(`${page.address}/prompts`, { copy, after })).added);
+            }
+        }),
+    removeAll: (chosen) =>
+        void change(async () => {
+            for (const prompt of chosen) {
+                take(await post<PlanState>(`${page.address}/prompt/${prompt}/place`, { after: false }));
+            }
+            say(fill(page.words.removed_all, { n: chosen.length }));
+        }),
+    keep: (chosen) =>
+        void change(async () => {
+            let said = '';
+            for (const prompt of chosen) {
+                ({ said } = await post<{ said: string }>(`${page.address}/prompt/${prompt}/keep`, {}));
+            }
+            say(said);
+        }),
+    takeFrom: (prompt, after) => void takeFrom(prompt, after),
     isRefused: (prompt) => saver.notTaken.some((one) => one.prompt === prompt),
     place: (prompt, after) =>
         void change(async () => {
@@ -157,7 +181,7 @@ const takeIn = new TakeIn({
 });
 
 /** What the server has now. Fields with changes on their way keep what stands here. */
-function take(state: PlanState): void {
+function take(state: PlanState): PlanState {
     known = state.n;
     title = state.title;
     tags = state.tags;
@@ -183,7 +207,15 @@ function take(state: PlanState): void {
             void drawing.catchUp(open).catch(() => undefined);
         }
     }
+    return state;
 }
+
+/** A prompt of another plan, or one that was kept, comes into this one. */
+const takeFrom = (copy: string, after: string | null): Promise<void> =>
+    change(async () => {
+        const state = take(await post<PlanState>(`${page.address}/prompts`, { copy, after }));
+        await show(present(state.added));
+    });
 
 async function look(): Promise<void> {
     const at = new URLSearchParams({ after: String(known), at: whereIAm(open) });
@@ -386,7 +418,11 @@ listenToHeading({
     untitled: () => say(page.words.untitled),
 });
 element('#plan-add').addEventListener('click', () => void add({}));
-element('#plan-ready').addEventListener('click', () => element<HTMLDialogElement>('#ready-window').showModal());
+const others = new OtherPlans({ ...page, take: (prompt) => void takeFrom(prompt, open === '' ? null : open), say });
+element('#plan-ready').addEventListener('click', () => {
+    void others.showReady();
+    element<HTMLDialogElement>('#ready-window').showModal();
+});
 element('#ready-window').addEventListener('click', (event) => {
     const ready = (event.target as Element).closest<HTMLElement>('[data-ready]')?.dataset.ready;
     if (ready !== undefined) {

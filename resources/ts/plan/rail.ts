@@ -1,5 +1,6 @@
 import type { PlanWords } from '../protocol/words';
-import { element } from '../page';
+import { element, fill } from '../page';
+import { FOREIGN } from './others';
 import type { PlanPrompt } from './model';
 import { present } from '../present';
 
@@ -11,6 +12,13 @@ interface Settings {
     copy(prompt: string): void;
     /** Whether something of it could not be saved. */
     isRefused(prompt: string): boolean;
+    /** Kept among the teacher's own ready-made ones. */
+    keep(prompts: string[]): void;
+    /** What is chosen is copied, each below the last of them, or taken out. */
+    copyAll(prompts: string[]): void;
+    removeAll(prompts: string[]): void;
+    /** A prompt of another plan comes behind this one; null for the first place. */
+    takeFrom(prompt: string, after: string | null): void;
     /** Moves a prompt after another (null: to the first place), or out of the plan. */
     place(prompt: string, after: string | null | false): void;
 }
@@ -38,16 +46,27 @@ export class Rail {
         this.list.addEventListener('dragstart', (event) => {
             this.dragged = (event.target as Element).closest('li')?.dataset.prompt ?? '';
         });
-        this.list.addEventListener('dragover', (event) => this.dragged !== '' && event.preventDefault());
+        this.list.addEventListener('dragover', (event) => {
+            if (this.dragged !== '' || event.dataTransfer?.types.includes(FOREIGN) === true) {
+                event.preventDefault();
+            }
+        });
+        this.list.addEventListener('change', () => this.showChosen());
+        element('#plan-chosen').addEventListener('click', (event) => {
+            const act = (event.target as Element).closest<HTMLElement>('[data-chosen]')?.dataset.chosen;
+            if (act !== undefined) {
+                this.withChosen(act);
+            }
+        });
         this.list.addEventListener('drop', (event) => {
             event.preventDefault();
             const onto = (event.target as Element).closest<HTMLElement>('li');
-            if (onto !== null && onto.dataset.prompt !== this.dragged) {
-                const box = onto.getBoundingClientRect();
+            const foreign = event.dataTransfer?.getData(FOREIGN) ?? '';
+            if (foreign !== '') {
+                this.settings.takeFrom(foreign, this.beforeDrop(event, onto, this.ids()));
+            } else if (onto !== null && onto.dataset.prompt !== this.dragged) {
                 const ids = this.ids().filter((id) => id !== this.dragged);
-                const at =
-                    ids.indexOf(present(onto.dataset.prompt)) + (event.clientY > box.top + box.height / 2 ? 1 : 0);
-                this.settings.place(this.dragged, ids[at - 1] ?? null);
+                this.settings.place(this.dragged, this.beforeDrop(event, onto, ids));
             }
             this.dragged = '';
         });
@@ -77,9 +96,48 @@ export class Rail {
             }
         });
         there.forEach((item) => item.remove());
+        this.showChosen();
         if (focused !== undefined && document.activeElement === document.body) {
             this.list.querySelector<HTMLElement>(`[data-prompt="${focused}"] .plan-one`)?.focus();
         }
+    }
+
+    /** Behind which prompt something is dropped: above or below the middle of the one under the pointer. */
+    private beforeDrop(event: DragEvent, onto: HTMLElement | null, ids: string[]): string | null {
+        if (onto === null) {
+            return ids.at(-1) ?? null;
+        }
+        const box = onto.getBoundingClientRect();
+        const at = ids.indexOf(present(onto.dataset.prompt)) + (event.clientY > box.top + box.height / 2 ? 1 : 0);
+        return ids[at - 1] ?? null;
+    }
+
+    private get chosen(): string[] {
+        return [...this.list.querySelectorAll<HTMLInputElement>('.plan-pick:checked')].map((pick) =>
+            present(present(pick.closest('li')).dataset.prompt),
+        );
+    }
+
+    private showChosen(): void {
+        const n = this.chosen.length;
+        element('#plan-chosen').hidden = n === 0;
+        this.list.classList.toggle('has-chosen', n > 0);
+        element('#plan-chosen-n').textContent = fill(this.settings.words.chosen, { n });
+    }
+
+    private withChosen(act: string): void {
+        const { chosen, settings } = this;
+        if (act === 'copy') {
+            settings.copyAll(chosen);
+        } else if (act === 'keep') {
+            settings.keep(chosen);
+        } else if (act === 'out') {
+            settings.removeAll(chosen);
+        }
+        this.list.querySelectorAll<HTMLInputElement>('.plan-pick:checked').forEach((pick) => {
+            pick.checked = false;
+        });
+        this.showChosen();
     }
 
     private ids(): string[] {
@@ -101,6 +159,8 @@ export class Rail {
             this.settings.open(id);
         } else if (what === 'copy') {
             this.settings.copy(id);
+        } else if (what === 'keep') {
+            this.settings.keep([id]);
         } else if (what === 'out') {
             this.settings.place(id, false);
         } else if (what === 'up' && at > 0) {

@@ -17,6 +17,8 @@
                 <select class="form-select" aria-label="{{ __('Ruling') }}">
                     @foreach ($rulings as $ruling => $name)<option value="{{ $ruling }}">{{ $name }}</option>@endforeach
                 </select>
+                <button type="button" class="mini" data-copy-page title="{{ __('Copy this page') }}"><x-icon
+                    name="copy" /><span class="visually-hidden">{{ __('Copy this page') }}</span></button>
                 <button type="button" class="mini" data-gone title="{{ __('Delete this page') }}"><x-icon
                     name="trash3" /><span class="visually-hidden">{{ __('Delete this page') }}</span></button>
             </div>

@@ -48,15 +48,35 @@
     <div class="plan-middle">
         <nav class="plan-rail" aria-label="{{ __('Prompts') }}">
             <ol id="plan-prompts" class="plan-prompts"></ol>
+            <div id="plan-chosen" class="plan-chosen" role="group" aria-label="{{ __('Chosen prompts') }}" hidden>
+                <b id="plan-chosen-n" role="status"></b>
+                <button type="button" class="btn btn-sm btn-outline-slate"
+                    data-chosen="copy">{{ __('Make copies') }}</button>
+                <button type="button" class="btn btn-sm btn-outline-slate"
+                    data-chosen="keep">{{ __('Keep as ready-made') }}</button>
+                <button type="button" class="btn btn-sm btn-outline-danger"
+                    data-chosen="out">{{ __('Remove') }}</button>
+                <button type="button" class="btn btn-sm btn-link" data-chosen="none">{{ __('Choose none') }}</button>
+            </div>
             <button id="plan-add" class="btn btn-outline-slate"><x-icon name="plus-lg" />
                 {{ __('New prompt') }}</button>
             <button id="plan-ready" class="btn btn-outline-slate" aria-haspopup="dialog"><x-icon name="journal-plus" />
                 {{ __('Ready-made') }}</button>
+            <button id="plan-other" class="btn btn-outline-slate" aria-expanded="false"
+                aria-controls="other-plan"><x-icon name="journals" /> {{ __('Another plan') }}</button>
             <label class="btn btn-outline-slate"><x-icon name="box-arrow-in-down" /> {{ __('Add from a file') }}
                 <input id="plan-file" type="file" class="visually-hidden" multiple
                     accept=".pdf,.zip,.xml,.txt,.md,.png,.jpg,.jpeg,.webp,.gif,.svg,application/pdf,image/*"></label>
             <p id="plan-intake" class="form-text" role="status"></p>
         </nav>
+        <section id="other-plan" class="other-plan" aria-label="{{ __('Another plan') }}" hidden>
+            <div class="other-head"><label for="other-which">{{ __('Take from') }}</label>
+                <button type="button" class="mini ms-auto" data-close title="{{ __('Close') }}"><x-icon
+                    name="x-lg" /><span class="visually-hidden">{{ __('Close') }}</span></button></div>
+            <select id="other-which" class="form-select"></select>
+            <p class="form-text">{{ __('Press a prompt, or drag it into your list.') }}</p>
+            <ol id="other-prompts" class="other-prompts"></ol>
+        </section>
         <main class="plan-main" aria-label="{{ __('Prompt') }}">
             <p id="plan-empty" class="nobody"
                 hidden>{{ __('This plan is empty. Begin with a new prompt, a ready-made one, or bring in a worksheet, pictures or text.') }}</p>

@@ -1,5 +1,6 @@
 <dialog id="ready-window" class="small-window ready-window" aria-labelledby="ready-title">
     <h2 id="ready-title">{{ __('Ready-made prompts') }}</h2>
+    <ol id="own-ready" class="own-ready" aria-label="{{ __('Yours') }}" hidden></ol>
     <div class="ready-list">
         @foreach ($ready as $key => [$name, $for])
             <button class="ready-one" data-ready="{{ $key }}"><b>{{ $name }}</b> <span>{{ $for }}</span></button>
@@ -68,6 +69,7 @@
 ])
 <template id="plan-one-template">
     <li draggable="true">
+        <input type="checkbox" class="plan-pick" aria-label="{{ __('Choose this prompt') }}">
         <button class="plan-one" data-do="open"><span class="plan-one-n"></span><img alt="" width="112" height="70"
             loading="lazy"><span class="plan-one-words"></span></button>
         <span class="plan-one-do">
@@ -78,6 +80,8 @@
                 class="visually-hidden">{{ __('Move down') }}</span></button>
             <button class="mini" data-do="copy" title="{{ __('Make a copy below it') }}"><x-icon name="copy" /><span
                 class="visually-hidden">{{ __('Make a copy below it') }}</span></button>
+            <button class="mini" data-do="keep" title="{{ __('Keep as my ready-made') }}"><x-icon
+                name="bookmark" /><span class="visually-hidden">{{ __('Keep as my ready-made') }}</span></button>
             <button class="mini" data-do="out" title="{{ __('Remove it from the plan') }}"><x-icon name="trash3" /><span
                 class="visually-hidden">{{ __('Remove it from the plan') }}</span></button>
         </span>

@@ -582,7 +582,11 @@ final class BringInPlanTest extends CragTestCase
         return $response->baseResponse->getFile()->getPathname();
     }
 
-    /** How many pages a PDF that was downloaded has. */
+    /**
+     * How many pages a PDF that was downloaded has.
+     *
+     * @param  TestResponse<\Symfony\Component\HttpFoundation\Response>  $response
+     */
     private static function pages(TestResponse $response): int
     {
         return PdfPage::count(self::download($response));

@@ -400,6 +400,55 @@ final class PlanTest extends CragTestCase
         $this->asTeacher('somebody')->postJson("/plan/{$copy->id}/take-changes")->assertForbidden();
     }
 
+    public function test_prompts_are_taken_from_another_plan_of_ones_own_with_their_pictures_and_from_no_others(): void
+    {
+        $prompt = $this->add('Levers of old');
+        $here = app(MakePlan::class)->empty($this->teacher(), 'Frames');
+        self::assertSame(
+            [['id' => $this->plan->id, 'title' => 'Levers']],
+            $this->getJson("/plan/{$here->id}/others")->assertOk()->json('plans'),
+        );
+        $this->getJson("/plan/{$here->id}/others/{$this->plan->id}")
+            ->assertOk()
+            ->assertJsonPath('prompts.0.id', $prompt->id)
+            ->assertJsonPath('prompts.0.plain', 'Levers of old');
+        $this->postJson("/plan/{$here->id}/prompts", ['copy' => $prompt->id, 'after' => null])->assertOk();
+        self::assertSame(['Levers of old'], $here->refresh()->present()->pluck('words')->all());
+        self::assertSame(['Levers of old'], $this->plan->refresh()->present()->pluck('words')->all());
+        // Another teacher's plan is nobody else's to take from, nor what was taken out of one.
+        $theirs = app(MakePlan::class)->empty($this->teacher('a-colleague'), 'Theirs');
+        $secret = app(EditPlan::class)->add($theirs, $this->teacher('a-colleague'), PreparedPrompt::saying('Mine'), null);
+        $this->getJson("/plan/{$here->id}/others/{$theirs->id}")->assertNotFound();
+        $this->postJson("/plan/{$here->id}/prompts", ['copy' => $secret->id, 'after' => null])->assertUnprocessable();
+        app(EditPlan::class)->remove($this->plan->refresh(), $this->teacher(), $prompt);
+        $this->postJson("/plan/{$here->id}/prompts", ['copy' => $prompt->id, 'after' => null])->assertUnprocessable();
+    }
+
+    public function test_a_prompt_is_kept_as_ones_own_ready_made_with_its_questions_and_aspects(): void
+    {
+        $prompt = $this->add('Where does it tip?');
+        $aspects = [['name' => 'Method', 'levels' => []], ['name' => 'Units', 'levels' => ['none', 'all']]];
+        app(EditPlan::class)->set($this->plan->refresh(), $this->teacher(), $prompt, 'aspects', [], $aspects);
+        self::assertSame([], $this->getJson("/plan/{$this->plan->id}/ready")->json('prompts'));
+        $this->postJson("/plan/{$this->plan->id}/prompt/{$prompt->id}/keep")->assertOk();
+        $this->postJson("/plan/{$this->plan->id}/prompt/{$prompt->id}/keep")->assertOk();
+        $kept = $this->getJson("/plan/{$this->plan->id}/ready")->json();
+        self::assertCount(2, $kept['prompts'], 'both in the same plan');
+        $other = app(MakePlan::class)->empty($this->teacher(), 'Frames');
+        $this->postJson("/plan/{$other->id}/prompts", ['copy' => $kept['prompts'][0]['id'], 'after' => null])->assertOk();
+        $taken = $other->refresh()->present()->first();
+        self::assertSame('Where does it tip?', $taken?->words);
+        self::assertSame($aspects, $taken->value()->toArray()['aspects']);
+        // They are the teacher's alone, and go with their plan.
+        $this->plan->teachers()->attach($this->teacher('a-colleague'));
+        self::assertSame(
+            [],
+            $this->asTeacher('a-colleague')->getJson("/plan/{$this->plan->id}/ready")->json('prompts'),
+        );
+        $this->asTeacher()->delete("/plan/{$kept['id']}")->assertRedirect();
+        self::assertSame([], $this->getJson("/plan/{$this->plan->id}/ready")->json('prompts'));
+    }
+
     public function test_teachers_who_have_a_plan_open_see_where_the_others_are(): void
     {
         $prompt = $this->add('One');
@@ -497,11 +546,11 @@ final class PlanTest extends CragTestCase
         self::assertEquals($one->value(), $two->value());
         $pages = app(TakesDrawing::class);
         self::assertEquals($pages->of($one)->toArray(), $pages->of($two)->toArray());
-        // What is changed in one is not changed in the other; a prompt of another plan is none of this one's.
+        // What is changed in one is not changed in the other; a prompt of another teacher's plan is none of this one's.
         $this->edit($two, 'words', $two->words, 'Another one')->assertOk();
         self::assertNotSame('Another one', $one->refresh()->words);
-        $other = app(MakePlan::class)->empty($this->teacher(), 'Other');
-        $strange = app(EditPlan::class)->add($other, $this->teacher(), PreparedPrompt::saying('Strange'), null);
+        $other = app(MakePlan::class)->empty($this->teacher('a-colleague'), 'Other');
+        $strange = app(EditPlan::class)->add($other, $other->teacher, PreparedPrompt::saying('Strange'), null);
         $this->postJson("/plan/{$this->plan->id}/prompts", ['copy' => $strange->id, 'after' => null])
             ->assertUnprocessable();
     }

@@ -9,9 +9,11 @@ use App\Live\SchoolTime;
 use App\Models\LiveSession;
 use App\Models\Prompt;
 use App\Models\Teachers\Plan;
+use App\Models\Teachers\Teacher;
 use App\Plans\ChangedMeanwhile;
 use App\Plans\EditPlan;
 use App\Plans\FollowPlan;
+use App\Plans\MakePlan;
 use App\Plans\NotTaken;
 use App\Plans\PreparedPrompt;
 use App\Plans\ReadyPrompts;
@@ -111,7 +113,7 @@ final readonly class EditController
         try {
             $prepared = match (true) {
                 is_string($ready) => $this->ready->prompt($ready),
-                is_string($copy) => $this->copy($plan, $copy),
+                is_string($copy) => $this->copy($plan, $copy, CurrentTeacher::found($request)),
                 default => PreparedPrompt::saying(is_string($words) ? $words : ''),
             };
         } catch (InvalidPrompt $problem) {
@@ -122,13 +124,16 @@ final readonly class EditController
         return $this->state($request, $plan->refresh(), ['added' => $prompt->id]);
     }
 
-    /** The same again: all that it says, and all that is drawn for it. */
-    private function copy(Plan $plan, string $id): PreparedPrompt
+    /** The same again, of this plan or of another of the teacher's: all that it says, and all that is drawn for it. */
+    private function copy(Plan $plan, string $id, Teacher $teacher): PreparedPrompt
     {
-        $prompt = $plan->present()->firstWhere('id', $id);
-        abort_unless($prompt instanceof Prompt, 422, __('There is no such prompt in the plan.'));
+        $prompt = Prompt::query()->whereNotNull('plan_id')->with('plan')->find($id);
+        $from = $prompt?->plan;
+        $mayTake = $from !== null && in_array($id, $from->sequence, true) && $teacher->mayEdit($from);
+        abort_unless($mayTake, 422, __('There is no such prompt in the plan.'));
+        $prepared = new PreparedPrompt($prompt->value(), $this->drawing->of($prompt));
 
-        return new PreparedPrompt($prompt->value(), $this->drawing->of($prompt));
+        return $from->is($plan) ? $prepared : MakePlan::withPictures($prepared, $from, $plan);
     }
 
     /** Where a prompt stands: after another, in the first place, or (with false) nowhere. */

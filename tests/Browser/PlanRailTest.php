@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Deploy\Browser\Page;
+use Tests\Support\BrowserTestCase;
+
+/** Prompts of a plan: several at once, taken from another plan beside it, kept to be used again; and pages copied. */
+final class PlanRailTest extends BrowserTestCase
+{
+    public function test_prompts_are_chosen_copied_removed_kept_and_taken_from_another_plan(): void
+    {
+        $teacher = $this->person('teacher')->visit(self::$crag->address().'/plans');
+        $this->plan($teacher, 'Levers', ['One', 'Two', 'Three']);
+        foreach ([0, 2] as $n) {
+            $teacher->run('document.querySelectorAll(".plan-pick")[arguments[0]].click()', $n);
+        }
+        $teacher->waitForText('#plan-chosen-n', '2 chosen');
+        $this->assertAccessible($teacher, 'chosen prompts', '.plan-rail');
+        $teacher->click('[data-chosen=copy]');
+        $this->words($teacher, ['One', 'Two', 'Three', 'One', 'Three']);
+        self::assertFalse($teacher->find('#plan-chosen')->isDisplayed(), 'nothing is chosen any more');
+        foreach ([3, 4] as $n) {
+            $teacher->run('document.querySelectorAll(".plan-pick")[arguments[0]].click()', $n);
+        }
+        $teacher->click('[data-chosen=out]')->waitForText('#plan-notice', '2 prompts removed');
+        $this->words($teacher, ['One', 'Two', 'Three']);
+        $teacher->click('#plan-undo');
+        $this->words($teacher, ['One', 'Two', 'Three', 'Three']);
+        $teacher->run('document.querySelector("#plan-prompts [data-do=keep]").click()');
+        $teacher->waitForText('#plan-notice', 'Kept.');
+
+        // In another plan: what was kept stands above what ships, and the first plan beside it.
+        $teacher->visit(self::$crag->address().'/plans');
+        $this->plan($teacher, 'Frames', ['Four']);
+        $teacher->click('#plan-ready')->seen('#own-ready li');
+        $this->assertAccessible($teacher, 'own ready-made prompts', '#ready-window');
+        $teacher->click('#own-ready [data-take]');
+        $this->words($teacher, ['Four', 'One']);
+        $teacher->click('#plan-other')->seen('#other-prompts li');
+        $teacher->run(
+            'const which = document.querySelector("#other-which");
+            which.value = [...which.options].find((one) => one.textContent === "Levers").value;
+            which.dispatchEvent(new Event("change", { bubbles: true }))',
+        );
+        $teacher->until(fn (): bool => count($teacher->all('#other-prompts li')) === 4, 'the other plan');
+        $this->assertAccessible($teacher, 'another plan beside it', '.plan-middle');
+        // Dragged onto the first prompt's upper half it comes before that one.
+        $teacher->run(<<<'JS'
+            const data = new DataTransfer();
+            document.querySelectorAll('#other-prompts li')[1]
+                .dispatchEvent(new DragEvent('dragstart', { dataTransfer: data, bubbles: true }));
+            const onto = document.querySelector('#plan-prompts li');
+            const { left, top } = onto.getBoundingClientRect();
+            onto.dispatchEvent(new DragEvent('drop', {
+                dataTransfer: data, bubbles: true, cancelable: true, clientX: left + 9, clientY: top + 3,
+            }));
+            JS);
+        $this->words($teacher, ['Two', 'Four', 'One']);
+        self::assertSame([], $teacher->complaints());
+    }
+
+    public function test_a_page_is_copied_with_what_is_drawn_on_it_right_behind_it(): void
+    {
+        $teacher = $this->person('teacher')->visit(self::$crag->address().'/plans');
+        $this->plan($teacher, 'Pages', ['One']);
+        $teacher->find('#plan-bench [data-ready]');
+        $paper = '#plan-bench .page-paper';
+        $teacher->draw($paper, [[.2, .2], [.4, .4]])->draw($paper, [[.5, .2], [.7, .4]]);
+        $teacher->click('[data-page-add], [data-add-page]');
+        $teacher->until(fn (): bool => (bool) $teacher->run(
+            'return document.querySelectorAll("#plan-bench .bench-pages").length > 0',
+        ), 'a second page');
+        $teacher->run('document.querySelector("#plan-bench [data-pages]").click()');
+        $teacher->seen('.pages-window .page-list li');
+        $teacher->run('document.querySelector(".page-list [data-copy-page]").click()');
+        $teacher->until(fn (): bool => count($teacher->all('.page-list li')) === 3, 'three pages');
+        $this->assertAccessible($teacher, 'pages', '.pages-window[open]');
+        $teacher->until(
+            fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'add'") === 3,
+            'what was drawn, once more in one step',
+        );
+        $body = json_decode((string) $this->sql(
+            "select body from operations where kind = 'add' order by n desc limit 1",
+        ), true);
+        self::assertIsArray($body);
+        self::assertCount(2, $body['objects']);
+        self::assertSame(
+            $body['page'],
+            $this->sql("select op_id from operations where kind = 'page' order by n desc limit 1"),
+        );
+        // It stands right behind the first, before the page that was there already.
+        $teacher->until(fn (): bool => str_contains(
+            (string) $this->sql("select body from operations where kind = 'arrange_page' order by n desc limit 1"),
+            '"to":1',
+        ), 'its place');
+        self::assertSame([], $teacher->complaints());
+    }
+
+    /** @param  list<string>  $words  a prompt each */
+    private function plan(Page $teacher, string $title, array $words): void
+    {
+        $teacher->click('.library-head .btn-go')->type('#plan-title', $title);
+        foreach ($words as $n => $said) {
+            $teacher->click('#plan-add');
+            $teacher->until(fn (): bool => count($teacher->all('#plan-prompts li')) === $n + 1, 'a prompt');
+            $teacher->until(fn (): bool => $teacher->run('return document.querySelector("#words").value') === '', 'it');
+            $teacher->type('#words', $said);
+        }
+        $this->words($teacher, $words);
+    }
+
+    /** @param  list<string>  $words  of the prompts of the open plan, as they are stored */
+    private function words(Page $teacher, array $words): void
+    {
+        $id = basename((string) parse_url($teacher->driver->getCurrentURL(), PHP_URL_PATH));
+        $teacher->until(function () use ($id, $words): bool {
+            $sequence = json_decode((string) $this->sql('select sequence from plans where id = ?', [$id]), true);
+
+            return $words === array_map(
+                fn (mixed $one): mixed => $this->sql('select words from prompts where id = ?', [$one]),
+                is_array($sequence) ? array_values($sequence) : [],
+            );
+        }, implode(', ', $words));
+        $teacher->until(
+            fn (): bool => count($teacher->all('#plan-prompts li')) === count($words),
+            'as many in the list',
+        );
+    }
+}

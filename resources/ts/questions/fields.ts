@@ -200,7 +200,9 @@ function pad(input: HTMLInputElement | HTMLTextAreaElement, label: string): HTML
     // It floats at the foot of what can be seen, above a phone's keyboard: nothing moves when it comes and goes.
     const place = (): void => {
         const { height, offsetTop } = window.visualViewport ?? { height: window.innerHeight, offsetTop: 0 };
-        row.style.bottom = `${Math.max(0, window.innerHeight - height - offsetTop) + 8}px`;
+        // In the strip at the page's foot it stands on that.
+        const isInStrip = row.closest('.answer-strip') !== null;
+        row.style.bottom = isInStrip ? '' : `${Math.max(0, window.innerHeight - height - offsetTop) + 8}px`;
     };
     input.addEventListener('focus', () => {
         place();

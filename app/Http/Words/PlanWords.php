@@ -56,6 +56,7 @@ final class PlanWords
             'value_range' => __(':name: from :from to :to'),
             'value_list' => __(':name: :list'),
             'value_dash' => __('Did you mean from :from to :to?'),
+            'value_moved' => __('The words were changed meanwhile. Select the number again.'),
             'value_choose' => __('Select a number in the words first.'),
             'draws' => __('1 way to draw it. For example:|:n different draws. For example:'),
             'draws_many' => __('More than :n different draws. For example:'),

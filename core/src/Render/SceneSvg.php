@@ -74,8 +74,9 @@ final class SceneSvg
         $drawing = Xml::element(
             'g',
             $named ? ['id' => 'backdrop'] : [],
-            BackdropSvg::draw($scene->backdrop($page), $pictures),
-        ).AnswerBoxes::draw($scene, $page);
+            // Boxes belong to the sheet: brought in again, they are no drawing.
+            BackdropSvg::draw($scene->backdrop($page), $pictures).AnswerBoxes::draw($scene, $page),
+        );
         foreach ($scene->onPage($page) as $placed) {
             $drawing .= self::placed($placed, $draw->draw($placed->object), $named);
         }

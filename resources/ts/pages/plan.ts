@@ -83,7 +83,7 @@ const places = new Places(drawing.bench, {
 const boxes = new DrawBoxes(drawing.bench, {
     ...page,
     say,
-    drawn: (kind, box, again) => (again ? questions.addPrinted(box) : questions.addBox(kind, box)),
+    drawn: (kind, box, to) => questions.addPrinted(to, box) ?? questions.addBox(kind, box),
 });
 const questions: QuestionList = new QuestionList({
     ...page,

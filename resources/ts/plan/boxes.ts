@@ -14,8 +14,13 @@ export interface Rectangle {
 interface Settings {
     words: PlanWords;
     say(sentence: string): void;
-    /** A box was drawn; `again` for one more printed answer of the same question. */
-    drawn(kind: Question['kind'], box: Rectangle, again: boolean): void;
+    /**
+     * A box was drawn.
+     *
+     * @param  to  the question to which it belongs as one more printed answer, where there is one
+     * @return the question that it belongs to now
+     */
+    drawn(kind: Question['kind'], box: Rectangle, to: string | null): string | null;
 }
 
 /** A drag that is shorter than this, in CSS pixels, was a press. */
@@ -28,7 +33,8 @@ export class DrawBoxes {
     private readonly button = element<HTMLButtonElement>('#draw-boxes');
     private readonly kind = element<HTMLSelectElement>('#box-kind');
     private from: [number, number] | null = null;
-    private drawn = 0;
+    /** The question whose printed answers are being drawn. */
+    private current: string | null = null;
 
     constructor(
         private readonly bench: Workbench,
@@ -38,7 +44,7 @@ export class DrawBoxes {
         bench.surface.append(this.sheet);
         this.button.addEventListener('click', () => (this.isOn ? this.end() : this.begin()));
         this.kind.addEventListener('change', () => {
-            this.drawn = 0;
+            this.current = null;
             if (this.isOn) {
                 this.begin();
             }
@@ -48,6 +54,12 @@ export class DrawBoxes {
                 event.preventDefault();
                 this.end();
                 this.button.focus();
+            }
+        });
+        // Whoever takes a tool wants to draw with it.
+        element('#plan-bench').addEventListener('click', (event) => {
+            if (this.isOn && (event.target as Element).closest('[data-tool]') !== null) {
+                this.end();
             }
         });
         this.sheet.addEventListener('pointerdown', (event) => this.press(event));
@@ -62,7 +74,7 @@ export class DrawBoxes {
 
     end(): void {
         this.drop();
-        this.drawn = 0;
+        this.current = null;
         this.sheet.hidden = true;
         this.button.setAttribute('aria-pressed', 'false');
     }
@@ -121,8 +133,8 @@ export class DrawBoxes {
             h: Math.max(24, within(Math.max(ay, by), height) - y),
         };
         const kind = this.kind.value as Question['kind'];
-        this.settings.drawn(kind, box, kind === 'marked' && this.drawn > 0);
-        this.drawn++;
+        const question = this.settings.drawn(kind, box, this.current);
+        this.current = kind === 'marked' ? question : null;
     }
 
     private drop(): void {

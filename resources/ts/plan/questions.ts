@@ -24,6 +24,8 @@ const MOST = 40;
 const NEAR = 30;
 /** In units: Crag\Prompt\Question\Spot::NARROWEST. */
 const NARROWEST = 40;
+/** Crag\\Prompt\\Question\\MarkedAsked::MOST_OPTIONS. */
+const MOST_PRINTED = 20;
 /** In units: from one printed answer to one more. */
 const APART = 20;
 
@@ -117,11 +119,15 @@ export class QuestionList {
         return added;
     }
 
-    /** A box that was drawn on the page in view becomes a question there. */
-    addBox(kind: Question['kind'], { x, y, w, h }: Rectangle): void {
+    /**
+     * A box that was drawn on the page in view becomes a question there.
+     *
+     * @return its id; null where there is no room for one more
+     */
+    addBox(kind: Question['kind'], { x, y, w, h }: Rectangle): string | null {
         if (this.questions.length >= MOST) {
             this.settings.say(fill(this.settings.words.boxes_full, { n: MOST }));
-            return;
+            return null;
         }
         const spot = { page: this.settings.page(), x, y, w: Math.max(NARROWEST, w), h, bare: true as const };
         const question = { ...blankQuestion(kind, this.questions), spot };
@@ -130,18 +136,24 @@ export class QuestionList {
             kind === 'marked' ? { ...question, options: [{ id: 'c1', words: '', x, y, w, h }] } : question,
         ];
         this.again();
+        return question.id;
     }
 
-    /** One more printed answer of the question that was drawn last. */
-    addPrinted(box: Rectangle): void {
-        const last = this.questions.at(-1);
-        if (last?.kind === 'marked') {
-            this.questions = [
-                ...this.questions.slice(0, -1),
-                { ...last, options: [...(last.options ?? []), { id: nextChoice(last), words: '', ...box }] },
-            ];
-            this.again();
+    /**
+     * One more printed answer of a question on the page in view.
+     *
+     * @return the question; null where it is none that can have one more here
+     */
+    addPrinted(id: string | null, box: Rectangle): string | null {
+        const one = this.questions.find((question) => question.id === id);
+        const isFull = (one?.options?.length ?? 0) >= MOST_PRINTED;
+        if (one?.kind !== 'marked' || one.spot?.page !== this.settings.page() || isFull) {
+            return null;
         }
+        const options = [...(one.options ?? []), { id: nextChoice(one), words: '', ...box }];
+        this.questions = this.questions.map((question) => (question.id === id ? { ...question, options } : question));
+        this.again();
+        return one.id;
     }
 
     /** A question's printed answers have been moved on the page. */

@@ -35,19 +35,20 @@ export class TakeIn {
     /** Behind which prompt the next file comes, where that is another than the open one. */
     private place = '';
     private isChosen = false;
+    private waiting: Promise<void> = Promise.resolve();
     private over: () => void = () => undefined;
 
     constructor(private readonly settings: Settings) {
         const input = element<HTMLInputElement>('#plan-file');
         input.addEventListener('change', () => {
-            void this.takeAll([...(input.files ?? [])]);
+            this.takeAll([...(input.files ?? [])]);
             input.value = '';
         });
         // One picture that is dropped on the canvas stands on it; all else, and everywhere else, comes into the plan.
         document.addEventListener('drop', (event) => this.dropped(event), true);
         document.addEventListener('paste', (event) => {
             if (!event.defaultPrevented && (event.target as Element).closest('#plan-bench') === null) {
-                void this.takeAll([...(event.clipboardData?.files ?? [])]);
+                this.takeAll([...(event.clipboardData?.files ?? [])]);
             }
         });
         this.dialog.addEventListener('close', () => this.closed());
@@ -61,12 +62,19 @@ export class TakeIn {
         });
     }
 
-    /** One after the other, each behind the one before. */
-    async takeAll(files: File[]): Promise<void> {
-        for (const file of files) {
-            await this.take(file);
-        }
-        this.place = '';
+    /**
+     * One after the other, each behind the one before; what comes while others are being taken in waits for them.
+     *
+     * @param  behind  the prompt behind which they come; the open one without it
+     */
+    private takeAll(files: File[], behind = ''): void {
+        this.waiting = this.waiting.then(async () => {
+            this.place = behind;
+            for (const file of files) {
+                await this.take(file);
+            }
+            this.place = '';
+        });
     }
 
     private dropped(event: DragEvent): void {
@@ -80,8 +88,7 @@ export class TakeIn {
         event.preventDefault();
         event.stopPropagation();
         // On a prompt of the list it comes behind that one.
-        this.place = target.closest<HTMLElement>('[data-prompt]')?.dataset.prompt ?? '';
-        void this.takeAll(files);
+        this.takeAll(files, target.closest<HTMLElement>('#plan-prompts [data-prompt]')?.dataset.prompt);
     }
 
     private async take(file: File): Promise<void> {

@@ -77,6 +77,8 @@ export class ValueChips {
     private readonly draws = element('#value-draws');
     private readonly dialog: HTMLDialogElement;
     private open: WrittenValue | null = null;
+    /** What stood there when the window was opened. */
+    private was = '';
     private shown = '';
 
     constructor(private readonly settings: Settings) {
@@ -167,6 +169,7 @@ export class ValueChips {
 
     private ask(value: WrittenValue): void {
         this.open = value;
+        this.was = this.field.value.slice(value.from, value.to);
         const range = RANGE.exec(value.choices);
         input('value-from').value = range?.[1] ?? '';
         input('value-to').value = range?.[2] ?? '';
@@ -196,6 +199,11 @@ export class ValueChips {
     private take(pressed: string): void {
         const { open } = this;
         if (open === null) {
+            return;
+        }
+        if (this.field.value.slice(open.from, open.to) !== this.was) {
+            // Somebody else has changed the words meanwhile.
+            this.settings.say(this.settings.words.value_moved);
             return;
         }
         if (pressed === 'same') {

@@ -544,6 +544,7 @@ export type PlanWord =
     | 'value_choose'
     | 'value_dash'
     | 'value_list'
+    | 'value_moved'
     | 'value_range';
 
 export type ScreenWord =

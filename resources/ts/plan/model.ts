@@ -11,6 +11,8 @@ export type Question = Asked & {
     tolerance?: { kind: 'none' | 'within' | 'percent'; most: string };
     form?: { kind: string; digits: number };
     own_unit?: boolean;
+    /** What does not count in words. */
+    loose?: { spelling: boolean; articles: boolean; order: boolean };
     /** What of a piece is asked for. */
     fact?: string;
     /** Whether more than one of the printed answers may be marked. */

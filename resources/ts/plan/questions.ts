@@ -20,6 +20,7 @@ interface Settings {
 
 /** Crag\Plan\PlanPrompt::MOST_QUESTIONS. */
 const MOST = 40;
+const LOOSE = ['spelling', 'articles', 'order'] as const;
 /** In units: what stands nearer to a question's box has that question already. */
 const NEAR = 30;
 /** In units: Crag\Prompt\Question\Spot::NARROWEST. */
@@ -214,6 +215,7 @@ export class QuestionList {
         put('shuffle', question.shuffle === true);
         put('own_unit', question.own_unit === true);
         put('several', question.several === true);
+        LOOSE.forEach((what) => put(`loose-${what}`, question.loose?.[what] === true));
         if (typeof question.right === 'string') {
             put(question.kind === 'tick' ? 'tick-right' : 'right', question.right);
         }
@@ -303,6 +305,10 @@ export class QuestionList {
                 .value.split('\n')
                 .map((line) => line.trim())
                 .filter((line) => line !== '');
+            const [spelling = false, articles = false, order = false] = LOOSE.map(
+                (what) => field(`loose-${what}`).checked,
+            );
+            next.loose = { spelling, articles, order };
         } else if (before.kind === 'state') {
             this.offerFacts(item, field('piece').value, field('fact').value);
             Object.assign(next, {

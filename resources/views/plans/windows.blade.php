@@ -124,7 +124,13 @@
             maxlength="300" dir="ltr" autocomplete="off" spellcheck="false"
             placeholder="{{ __('240 N m, 9 1/6, 2(x+3), {a*b}') }}"></label>
         <label data-kinds="text">{{ __('Right answers, one per line') }}
-            <textarea class="form-control" data-field="rights" rows="2" dir="auto"></textarea></label>
+            <textarea class="form-control" data-field="rights" rows="2" dir="auto"
+                placeholder="{{ __('the pivot, or *pivot* for any words around it') }}"></textarea></label>
+        <div data-kinds="text" class="question-loose">
+            <x-choice data-field="loose-spelling"> {{ __('Forgive small spelling slips') }}</x-choice>
+            <x-choice data-field="loose-articles"> {{ __('Ignore “a”, “an” and “the”') }}</x-choice>
+            <x-choice data-field="loose-order"> {{ __('Words in any order') }}</x-choice>
+        </div>
         <details data-kinds="number maths"
             class="question-exact"><summary>{{ __('How exact, and in what form') }}</summary>
             <div data-kinds="number" class="question-row">

@@ -14,9 +14,10 @@ final readonly class Verdict
     {
     }
 
-    public static function right(): self
+    /** @param  string  $why  what was forgiven, if anything */
+    public static function right(string $why = ''): self
     {
-        return new self(Outcome::Right, '');
+        return new self(Outcome::Right, $why);
     }
 
     public static function otherForm(string $why): self

@@ -8,9 +8,8 @@ use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Maths\Comparing\Verdict;
 use Crag\Prompt\Values\Draw;
-use Normalizer;
 
-/** A few words. Any of several answers is right; small and large letters, accents' spelling and spaces do not count. */
+/** A few words. Any of several answers is right; how strictly they are compared is its {@see Wording}. */
 final readonly class TextAsked implements Asked
 {
     use TypedAnswer;
@@ -18,7 +17,7 @@ final readonly class TextAsked implements Asked
     private const MOST_RIGHT = 20;
 
     /** @param  list<string>  $right */
-    private function __construct(private array $right)
+    private function __construct(private array $right, private Wording $wording)
     {
     }
 
@@ -36,7 +35,9 @@ final readonly class TextAsked implements Asked
             }
         }
 
-        return new self($right);
+        $wording = $fields->isNull('loose') ? Wording::strict() : Wording::read($fields->object('loose'));
+
+        return new self($right, $wording);
     }
 
     public function kind(): QuestionKind
@@ -46,7 +47,7 @@ final readonly class TextAsked implements Asked
 
     public function toArray(): array
     {
-        return ['right' => $this->right];
+        return ['right' => $this->right] + ($this->wording->isStrict() ? [] : ['loose' => $this->wording->toArray()]);
     }
 
     public function texts(): array
@@ -56,7 +57,7 @@ final readonly class TextAsked implements Asked
 
     public function filled(Draw $draw): self
     {
-        return new self(array_map($draw->fill(...), $this->right));
+        return new self(array_map($draw->fill(...), $this->right), $this->wording);
     }
 
     public function hasKey(): bool
@@ -71,26 +72,11 @@ final readonly class TextAsked implements Asked
 
     public function isSame(mixed $one, mixed $other): bool
     {
-        return self::plain($this->written($one)) === self::plain($this->written($other));
+        return $this->wording->isSame($this->written($one), $this->written($other));
     }
 
     public function compare(mixed $answer): Verdict
     {
-        $given = self::plain($this->written($answer));
-        foreach ($this->right as $right) {
-            if (self::plain($right) === $given) {
-                return Verdict::right();
-            }
-        }
-
-        return Verdict::wrong();
-    }
-
-    private static function plain(string $text): string
-    {
-        $normal = Normalizer::normalize($text, Normalizer::FORM_KC);
-        $text = is_string($normal) ? $normal : $text;
-
-        return mb_convert_case((string) preg_replace(['/\s+/u', '/[.!?]+$/u'], ['', ''], $text), MB_CASE_FOLD, 'UTF-8');
+        return $this->wording->compare($this->right, $this->written($answer));
     }
 }

@@ -10,6 +10,8 @@ use Crag\Maths\Parsing\MathsParser;
 use Crag\Maths\Parsing\Node;
 use Crag\Maths\Parsing\NodeKind;
 use Crag\Maths\Parsing\UnreadableMaths;
+use Crag\Maths\Structured\Structured;
+use Crag\Maths\Structured\StructureKind;
 
 /** Compares what a student typed with the right answer, exactly. */
 final class Compare
@@ -61,13 +63,17 @@ final class Compare
     }
 
     /**
-     * An expression or an equation. Expressions are equal when they are for all values of their letters; equations when
+     * An expression or an equation, or several of them ({@see StructureKind}). Expressions are equal when they are for all values of their letters; equations when
      * one is a multiple of the other.
      *
      * @throws UnreadableMaths when the right answer itself cannot be read
      */
     public static function expressions(string $right, string $given, Form $form): Verdict
     {
+        $structure = StructureKind::of($right);
+        if ($structure !== null) {
+            return Structured::compare($structure, $right, $given, $form);
+        }
         [$rightOne, $rightTwo] = self::sides($right);
         [$rightOneValue, $rightTwoValue] = [$rightOne?->value(), $rightTwo->value()];
         try {

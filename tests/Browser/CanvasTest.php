@@ -391,11 +391,13 @@ final class CanvasTest extends BrowserTestCase
         $this->page->click('[data-add-page]')->waitForText('.bench-page', 'Page 3 of 3');
         $this->made = 3;
         $this->page->click('[data-pages]')->waitForText('.pages-window', 'Page 3 of 3');
-        // The first belongs to the prompt; a page stays behind it.
-        self::assertCount(2, array_filter(
-            $this->page->all('.page-acts'),
-            static fn ($acts): bool => $acts->isDisplayed(),
-        ));
+        // The first belongs to the prompt: it can be copied, and a page stays behind it.
+        foreach (['[data-gone]' => 2, '[data-copy-page]' => 3] as $act => $n) {
+            self::assertCount($n, array_filter(
+                $this->page->all(".page-acts {$act}"),
+                static fn ($button): bool => $button->isDisplayed(),
+            ));
+        }
         $this->page->until(
             fn (): bool => $this->inked($this->page, '.page-list li:nth-child(2)') > 20,
             'the second page small',

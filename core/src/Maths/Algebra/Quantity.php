@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crag\Maths\Algebra;
 
 use Crag\Maths\Parsing\Digits;
+use Crag\Maths\Parsing\Lexer;
 use Crag\Maths\Parsing\MathsParser;
 use Crag\Maths\Parsing\Node;
 use Crag\Maths\Parsing\UnreadableMaths;
@@ -18,6 +19,40 @@ final readonly class Quantity
 
     /** @throws UnreadableMaths */
     public static function read(string $typed): self
+    {
+        return self::compound($typed) ?? self::single($typed);
+    }
+
+    /** "3 m 20 cm", "2 h 30 min": in the first of the units; null where it is nothing like that. */
+    private static function compound(string $typed): ?self
+    {
+        $text = Digits::plain(mb_scrub($typed));
+        if (preg_match('/^\s*[-−]?(?:\d+(?:[.,]\d+)?\s*(?:\p{L}+|[£€$])\s*(?:and\s+)?){2,4}$/u', $text) !== 1) {
+            return null;
+        }
+        preg_match_all('/([-−]?\d+(?:[.,]\d+)?)\s*(\p{L}+|[£€$])/u', $text, $found, PREG_SET_ORDER);
+        try {
+            $parts = array_map(static fn (array $one): self => self::single("{$one[1]} {$one[2]}"), $found);
+        } catch (UnreadableMaths) {
+            return null;
+        }
+        $first = $parts[0];
+        $isMinus = $first->value->compareTo(Value::number(0)) < 0;
+        $value = $first->value;
+        foreach (array_slice($parts, 1) as $part) {
+            // Each must be smaller than the one before: "30 min 2 h" is a slip.
+            if (! $part->unit->isLike($first->unit) || $part->unit->factor->compareTo($first->unit->factor) >= 0) {
+                return null;
+            }
+            $more = $part->inBase()->dividedBy($first->unit->factor);
+            $value = $isMinus ? $value->minus($more) : $value->plus($more);
+        }
+
+        return new self($first->node, $value, $first->unit);
+    }
+
+    /** @throws UnreadableMaths */
+    private static function single(string $typed): self
     {
         [$number, $unit] = self::parted($typed);
         $node = MathsParser::expression($number);
@@ -45,14 +80,14 @@ final readonly class Quantity
                 '/(?<=\d)\s*[xX]\s*(?=10\s*[\^⁰¹²³⁴⁵⁶⁷⁸⁹⁻])/u',
             ],
             [' $1', '', '*'],
-            Digits::plain(mb_scrub($typed)),
+            Lexer::inRadians(Digits::plain(mb_scrub($typed))),
         );
         if (preg_match('/^\s*(-?)\s*([£€$])\s*(.*)$/us', $text, $found) === 1) {
             return [$found[1].$found[3], $found[2]];
         }
         // The unit begins with the first letter that is no part of the number.
         $inNumber =
-            '(?:[^\p{L}°£€$\\\\]|\\\\(?!%)[A-Za-z]+|\\\\.|π|pi(?![\p{L}])|sqrt|cbrt|root|(?<=\d)[eE](?=[-+−]?\d))';
+            '(?:[^\p{L}°£€$\\\\]|\\\\(?!%)[A-Za-z]+|\\\\.|π|pi(?![\p{L}])|sqrt|cbrt|root|(?:arc|a)?(?:sin|cos|tan)(?!\p{L})|(?:ln|log|exp|abs)(?!\p{L})|(?<=\d)[eE](?=[-+−]?\d))';
         if (preg_match('/^('.$inNumber.'*)(.*)$/us', $text, $found) !== 1 || trim($found[1]) === '') {
             return [$text, ''];
         }

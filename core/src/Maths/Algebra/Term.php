@@ -13,6 +13,8 @@ use Crag\Maths\Parsing\UnreadableMaths;
  */
 final readonly class Term
 {
+    private const NEAR = '≈';
+
     /**
      * @param  array<string, array{int, int}>  $powers  by letter, or "√p" for a prime p, in order: above and below the
      *                                                 fraction line, in lowest terms; a prime's lie between 0 and 1
@@ -79,7 +81,7 @@ final readonly class Term
     public function hasLetters(): bool
     {
         foreach ($this->powers as $name => $power) {
-            if ($name !== 'π' && ! self::isRoot($name)) {
+            if (! self::isConstant($name)) {
                 return true;
             }
         }
@@ -106,8 +108,7 @@ final readonly class Term
             if (
                 $order % 2 === 0 &&
                 $isEven &&
-                $name !== 'π' &&
-                ! self::isRoot($name) &&
+                ! self::isConstant($name) &&
                 ($root[1] !== 1 || $root[0] % 2 !== 0)
             ) {
                 throw UnreadableMaths::rootOfPower($name);
@@ -116,6 +117,29 @@ final readonly class Term
         }
 
         return self::of(BigRational::one(), $powers);
+    }
+
+    /** Whether it stands for a number: π, the root of a prime, or one that is known to fourteen figures. */
+    public static function isConstant(string $name): bool
+    {
+        return $name === 'π' || self::isRoot($name) || self::isNear($name);
+    }
+
+    /** A number that is known to fourteen figures: they are its name. */
+    public static function near(string $figures): self
+    {
+        return new self(BigRational::one(), [self::NEAR.$figures => [1, 1]]);
+    }
+
+    public static function isNear(string $name): bool
+    {
+        return str_starts_with($name, self::NEAR);
+    }
+
+    /** What a constant is worth, as far as its name tells. */
+    public static function figures(string $name): string
+    {
+        return substr($name, strlen(self::isRoot($name) ? '√' : self::NEAR));
     }
 
     public static function isRoot(string $name): bool

@@ -75,6 +75,7 @@ final readonly class Unit
         'rad' => ['180', ['°' => 1], true],
         '°C' => ['1', ['°C' => 1], false],
         '£' => ['1', ['£' => 1], false],
+        'p' => ['1/100', ['£' => 1], false],
         '€' => ['1', ['€' => 1], false],
         '$' => ['1', ['$' => 1], false],
     ];
@@ -112,6 +113,8 @@ final readonly class Unit
         'radian' => 'rad',
         'hectare' => 'ha',
         'pound' => '£',
+        'penny' => 'p',
+        'pence' => 'p',
         'euro' => '€',
         'dollar' => '$',
         'celsius' => '°C',
@@ -139,6 +142,7 @@ final readonly class Unit
                     'Ω' => 'Ω',
                     'º' => '°',
                     '℃' => '°C',
+                    '°c' => '°C',
                     '−' => '-',
                     '⁻' => '-',
                     '²' => '^2',
@@ -220,13 +224,42 @@ final readonly class Unit
         if ($one !== null) {
             return [$one];
         }
+        // Kg is meant as a mass, and not as kelvin times grams.
+        $other = str_starts_with($name, 'K') ? self::inAnyCase($name) : null;
+        if ($other !== null) {
+            return [$other];
+        }
         for ($cut = mb_strlen($name) - 1; $cut > 0; $cut--) {
             [$first, $second] = [self::single(mb_substr($name, 0, $cut)), self::single(mb_substr($name, $cut))];
             if ($first !== null && $second !== null) {
                 return [$first, $second];
             }
         }
-        throw UnreadableMaths::unit(trim($typed));
+
+        return [self::inAnyCase($name) ?? throw UnreadableMaths::unit(trim($typed))];
+    }
+
+    /** KG is kg, since nothing else is written so; where small and large letters make a difference it is not guessed. */
+    private static function inAnyCase(string $name): ?self
+    {
+        $small = mb_strtolower($name);
+        $found = [];
+        foreach (self::UNITS as $sign => [, , $takesPrefix]) {
+            foreach ($takesPrefix ? self::PREFIXES : ['' => 0] as $prefix => $tens) {
+                if (mb_strtolower($prefix.$sign) === $small) {
+                    $found["{$prefix}{$sign}"] = self::of($sign, $tens);
+                }
+            }
+        }
+        $one = array_values($found)[0] ?? null;
+        foreach ($found as $other) {
+            if ($one === null || ! $one->is($other)) {
+                return null;
+            }
+        }
+
+        // What reads as two units as well, like NM, is not guessed either.
+        return $small === 'nm' ? null : $one;
     }
 
     private static function single(string $name): ?self

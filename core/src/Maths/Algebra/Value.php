@@ -18,6 +18,9 @@ final readonly class Value
 
     private const PI = '3.14159265358979323846264338327950288419716939937510582097494459';
 
+    /** What is known to fourteen figures differs by less where it is the same. */
+    private const NOTHING = 1e-11;
+
     private const LARGEST_POWER = 400;
 
     private const LARGEST_LETTER_POWER = 20;
@@ -32,6 +35,19 @@ final readonly class Value
     public static function number(BigRational|int|string $number): self
     {
         return new self(Terms::number(BigRational::of($number)), Terms::number(BigRational::one()));
+    }
+
+    /** A number that cannot be written exactly, to fourteen figures. */
+    public static function about(float $number): self
+    {
+        $figures = BigDecimal::of(sprintf('%.13e', abs($number)))->stripTrailingZeros();
+        $value = new self(Terms::of(Term::near((string) $figures)), Terms::number(BigRational::one()));
+
+        return match (true) {
+            $figures->isZero() => self::number(0),
+            $number < 0 => $value->negated(),
+            default => $value,
+        };
     }
 
     public static function letter(string $letter): self
@@ -186,7 +202,30 @@ final readonly class Value
     /** Whether both are worth the same, for all values of the letters for which both are worth something. */
     public function equals(self $other): bool
     {
-        return $this->minus($other)->numerator->isZero();
+        $difference = $this->minus($other);
+
+        return $difference->numerator->isZero() || ($difference->isNear() && $difference->isNothing($this));
+    }
+
+    /** Whether something in it is known to fourteen figures alone, and nothing depends on letters. */
+    private function isNear(): bool
+    {
+        $isNear = false;
+        foreach ([...$this->numerator->terms, ...$this->denominator->terms] as $term) {
+            foreach (array_keys($term->powers) as $name) {
+                $isNear = $isNear || Term::isNear((string) $name);
+            }
+        }
+
+        return $isNear && ! $this->hasLetters();
+    }
+
+    /** Whether it is zero as far as can be known, beside a number of which it is a difference. */
+    private function isNothing(self $beside): bool
+    {
+        $most = max(1.0, abs($beside->approximated()->toFloat())) * self::NOTHING;
+
+        return abs($this->approximated()->toFloat()) < $most;
     }
 
     /** Whether one is the other times a number that is not zero. */
@@ -214,7 +253,7 @@ final readonly class Value
         $letters = [];
         foreach ([...$this->numerator->terms, ...$this->denominator->terms] as $term) {
             foreach (array_keys($term->powers) as $name) {
-                if ($name !== 'π' && ! Term::isRoot((string) $name)) {
+                if (! Term::isConstant((string) $name)) {
                     $letters[(string) $name] = true;
                 }
             }
@@ -267,7 +306,7 @@ final readonly class Value
             foreach ($term->powers as $name => [$numerator, $denominator]) {
                 $base = match (true) {
                     $name === 'π' => BigRational::of(self::PI),
-                    Term::isRoot($name) => BigRational::of(substr($name, 3)),
+                    Term::isConstant($name) => BigRational::of(Term::figures($name)),
                     default => throw UnreadableMaths::letters($name),
                 };
                 $product = $product->multipliedBy(self::approximateRoot($base->power($numerator), $denominator));

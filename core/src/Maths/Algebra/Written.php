@@ -75,7 +75,7 @@ final class Written
     {
         $roots = $letters = '';
         foreach ($term->powers as $name => [$numerator, $denominator]) {
-            $base = Term::isRoot($name) ? substr($name, 3) : $name;
+            $base = Term::isRoot($name) || Term::isNear($name) ? Term::figures($name) : $name;
             $power = $denominator === 1 ? (string) $numerator : "{$numerator}/{$denominator}";
             $written = match (true) {
                 [$numerator, $denominator] === [1, 2] => $latex ? "\\sqrt{{$base}}" : "√{$base}",

@@ -36,6 +36,10 @@ final class Lexer
         '\dots' => '…',
         '...' => '…',
         '\pi' => 'π',
+        '∣' => '|',
+        '\lvert' => '|',
+        '\rvert' => '|',
+        '\vert' => '|',
         '∛' => '\cbrt ',
     ];
 
@@ -79,6 +83,8 @@ final class Lexer
     private const PATTERNS = [
         // Groups of three after a comma or a narrow space; otherwise, and always after a leading zero, a comma is a
         // decimal point.
+        // 0.(3) and 0.1(6); dots over the first and the last digit that come again; a line over all of them.
+        'recurring' => '\d*[.,]\d*(?:\(\d+\)|\d[\x{307}\x{305}](?:\d*\d[\x{307}]|(?:\d[\x{305}])*))',
         'grouped' => '[1-9]\d{0,2}(?:[,\x{A0}\x{2009}\x{202F}]\d{3})+(?!\d)(?:\.\d+)?',
         'spaced' => '[1-9]\d{0,2}(?: \d{3})+(?![\d\/ ]*\/)(?!\d)(?:\.\d+)?',
         'number' => '\d+(?:[.,]\d+)?|[.]\d+',
@@ -86,7 +92,7 @@ final class Lexer
         'raised' => '[⁻⁺]?[⁰¹²³⁴⁵⁶⁷⁸⁹]+',
         'command' => '\\\\[A-Za-z]+',
         'letter' => '\p{L}(?:_\{?[A-Za-z0-9]+\}?)?',
-        'mark' => '[-+*\/^()\[\]{}√%…]',
+        'mark' => '[-+*\/^()\[\]{}√%…!|]',
     ];
 
     /**
@@ -96,7 +102,7 @@ final class Lexer
      */
     public static function cut(string $typed): array
     {
-        $text = trim(strtr(Digits::plain(mb_scrub($typed)), self::SAME));
+        $text = trim(self::inRadians(strtr(Digits::plain(mb_scrub($typed)), self::SAME)));
         if ($text === '') {
             throw UnreadableMaths::nothing();
         }
@@ -114,7 +120,7 @@ final class Lexer
         $tokens = [];
         for ($at = 0; $at < strlen($text);) {
             preg_match(
-                '/\G(?<space>\s*)(?:(?<word>pi|sqrt|cbrt|root|(?:a?(?:sin|cos|tan)|ln|log|exp|mod|abs|or|and)(?![\p{L}_]))|'.
+                '/\G(?<space>\s*)(?:(?<word>pi|sqrt|cbrt|root|(?:(?:arc|a)?(?:sin|cos|tan)|ln|log|exp|mod|abs|or|and)(?![\p{L}_]))|'.
                     $any.
                     ')/u',
                 $text,
@@ -132,6 +138,16 @@ final class Lexer
         return $tokens;
     }
 
+    /** An angle in degrees after the name of a function: sin 30° is sin(30π/180). */
+    public static function inRadians(string $text): string
+    {
+        return (string) preg_replace(
+            '/(?<=sin|cos|tan)(?<raised>[⁻⁺⁰¹²³⁴⁵⁶⁷⁸⁹]*)\s*(\(?)\s*([-−]?\d+(?:[.,]\d+)?)\s*[°º]\s*(\)?)/u',
+            '$1(($3)*π/180)',
+            $text,
+        );
+    }
+
     /** @param  array<array-key, ?string>  $found */
     private static function token(array $found): Token
     {
@@ -139,7 +155,7 @@ final class Lexer
         if (isset($found['word'])) {
             return $found['word'] === 'pi'
                 ? new Token('letter', 'π', $space)
-                : new Token('command', $found['word'], $space);
+                : new Token('command', str_replace('arc', 'a', $found['word']), $space);
         }
         foreach (array_keys(self::PATTERNS) as $name) {
             $text = $found[$name] ?? null;
@@ -148,6 +164,7 @@ final class Lexer
             }
 
             return match ($name) {
+                'recurring' => new Token('recurring', str_replace(',', '.', $text), $space),
                 'grouped', 'spaced' => new Token('number', (string) preg_replace('/[^\d.]/u', '', $text), $space),
                 'number' => new Token('number', str_replace(',', '.', $text), $space),
                 'fraction' => new Token('fraction', self::FRACTIONS[$text], $space),
@@ -164,6 +181,6 @@ final class Lexer
     {
         return isset(Greek::LETTERS[$name])
             ? new Token('letter', Greek::LETTERS[$name], $space)
-            : new Token('command', $name, $space);
+            : new Token('command', str_replace('arc', 'a', $name), $space);
     }
 }

@@ -92,12 +92,23 @@ final class MathsParser
                 $node = Node::of(NodeKind::Quotient, $node, $this->factor());
             } elseif ($this->take('*') !== null) {
                 $node = self::times($node, $this->factor());
-            } elseif ($this->nextIs('letter', 'command', '(', '[', '{', '√')) {
+            } elseif (
+                $this->nextIs('letter', 'command', '(', '[', '{', '√') ||
+                ($this->nextIs('number') && self::endsIn($node, NodeKind::Factorial))
+            ) {
                 $node = self::times($node, $this->power());
             } else {
                 return $node;
             }
         }
+    }
+
+    /** Whether the last factor is of a kind: 3!2! is a product. */
+    private static function endsIn(Node $node, NodeKind $kind): bool
+    {
+        $last = $node->is(NodeKind::Product) ? $node->parts[count($node->parts) - 1] : $node;
+
+        return $last->is($kind);
     }
 
     /** What stands after a sign: 2 × −3 is read too. */
@@ -121,6 +132,8 @@ final class MathsParser
                 $node = Node::of(NodeKind::Power, $node, self::whole($raised->text));
             } elseif ($this->take('^') !== null) {
                 $node = Node::of(NodeKind::Power, $node, $this->factor());
+            } elseif ($this->take('!') !== null) {
+                $node = Node::of(NodeKind::Factorial, $node);
             } elseif ($this->take('%') !== null) {
                 $node = Node::of(NodeKind::Percent, $node);
             } else {
@@ -146,6 +159,8 @@ final class MathsParser
 
         return match ($token->kind) {
             'number' => $this->number($token),
+            'recurring' => self::recurring($token->text),
+            '|' => $this->betweenBars(),
             'fraction' => self::fraction($token),
             'letter' => Node::letter($token->text),
             '(', '[', '{' => $this->inBrackets($token->kind),
@@ -219,6 +234,29 @@ final class MathsParser
         );
     }
 
+    private static function recurring(string $text): Node
+    {
+        if (preg_match('/^(.*)\((\d+)\)$/u', $text, $found) === 1) {
+            return Node::number(Numeral::recurring($found[1], $found[2]));
+        }
+        // The first digit with a mark begins what comes again, and all behind it belongs to it.
+        preg_match('/^([^\x{307}\x{305}]*)(\d[\x{307}\x{305}].*)$/u', $text, $found);
+        $again = (string) preg_replace('/\D/u', '', $found[2] ?? '');
+
+        return Node::number(Numeral::recurring($found[1] ?? '', $again));
+    }
+
+    /** |−3| */
+    private function betweenBars(): Node
+    {
+        $inside = $this->sum();
+        if ($this->take('|') === null) {
+            throw UnreadableMaths::open();
+        }
+
+        return Node::called('abs', $inside);
+    }
+
     private static function fraction(Token $token): Node
     {
         [$numerator, $denominator] = explode('/', $token->text);
@@ -255,6 +293,11 @@ final class MathsParser
         if (in_array($token->text, ['sqrt', 'root'], true)) {
             return Node::root($this->order(), $this->primary());
         }
+        if ($token->text === 'binom') {
+            $all = $this->primary();
+
+            return Node::of(NodeKind::Binomial, $all, $this->primary());
+        }
         if ($token->text === 'cbrt') {
             return Node::root(3, $this->primary());
         }
@@ -268,6 +311,10 @@ final class MathsParser
     private function function(string $name): Node
     {
         $raised = $this->take('raised');
+        if ($raised?->text === '-1' && in_array($name, ['sin', 'cos', 'tan'], true)) {
+            // sin⁻¹ is the inverse, and not one over it.
+            [$raised, $name] = [null, "a{$name}"];
+        }
         if ($this->nextIs('(', '[', '{')) {
             $of = $this->primary();
         } else {

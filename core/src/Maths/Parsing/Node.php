@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crag\Maths\Parsing;
 
 use Brick\Math\BigRational;
+use Crag\Maths\Algebra\Functions;
 use Crag\Maths\Algebra\Value;
 
 /** An expression as it was written, so that both its worth and its form can be told. */
@@ -67,8 +68,9 @@ final readonly class Node
             NodeKind::Power => $parts[0]->power($parts[1]),
             NodeKind::Root => $parts[0]->root($this->order),
             NodeKind::Percent => $parts[0]->multipliedBy(Value::number(BigRational::nd(1, 100))),
-            // Plotted, and not yet worked out exactly.
-            NodeKind::Called => throw UnreadableMaths::word($this->letter),
+            NodeKind::Called => Functions::of($this->letter, $parts[0]),
+            NodeKind::Factorial => Functions::factorial($parts[0]),
+            NodeKind::Binomial => Functions::binomial($parts[0], $parts[1]),
         };
     }
 

@@ -20,4 +20,6 @@ enum NodeKind
     case Percent;
     /** A function of its part: sin, ln, abs … its name is the node's letter. */
     case Called;
+    case Factorial;
+    case Binomial;
 }

@@ -40,6 +40,22 @@ final readonly class Numeral
         );
     }
 
+    /**
+     * A decimal whose last digits come again without end: 0.1(6) is 1/6.
+     *
+     * @param  string  $fixed  digits before the ones that come again, with a point among them
+     * @param  string  $again  those that come again
+     */
+    public static function recurring(string $fixed, string $again): self
+    {
+        $start = self::of(rtrim($fixed, '.') === '' ? '0' : rtrim($fixed, '.'));
+        $part = BigRational::nd($again, str_repeat('9', strlen($again)))
+            ->dividedBy(BigRational::of(10)->power($start->places));
+        $places = $start->places + strlen($again);
+
+        return new self($start->value->plus($part)->simplified(), $places, $places, $places, false);
+    }
+
     public static function fraction(int $numerator, int $denominator): self
     {
         return new self(BigRational::nd($numerator, $denominator), 0, 1, 1, false);

@@ -76,6 +76,11 @@ final class UnreadableMaths extends DomainException
         return new self("A root of a power of {$letter} depends on the sign of {$letter}, so it can’t be used here.");
     }
 
+    public static function undefined(): self
+    {
+        return new self('That isn’t defined for this number.');
+    }
+
     public static function power(): self
     {
         return new self('Powers can only be plain numbers.');

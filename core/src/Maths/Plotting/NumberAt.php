@@ -38,6 +38,8 @@ final class NumberAt
             NodeKind::Power => self::power($parts[0], $parts[1]),
             NodeKind::Root => self::root($parts[0], $node->order),
             NodeKind::Percent => $parts[0] / 100,
+            // Nobody plots them.
+            NodeKind::Factorial, NodeKind::Binomial => null,
             NodeKind::Called => self::called($node->letter, $parts[0], $inDegrees ? M_PI / 180 : 1),
         };
 

@@ -22,7 +22,7 @@ export interface FieldSettings {
 const PAUSE_MS = 1000;
 /** In units: from here on words find room for a second line. */
 const TALL = 80;
-const SIGNS = ['√', 'π', '²', '³', '^', '/', '×', '(', ')'];
+const SIGNS = ['√', 'π', '²', '³', '^', '/', '×', '(', ')', '±', '≤', '≥', '°'];
 
 /** One question with what is needed to answer it. */
 export function questionField(asked: Asked, n: number, settings: FieldSettings): Field {

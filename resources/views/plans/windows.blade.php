@@ -122,7 +122,7 @@
             </select></label>
         <label data-kinds="number maths state graph">{{ __('Right answer') }} <input class="form-control" data-field="right"
             maxlength="300" dir="ltr" autocomplete="off" spellcheck="false"
-            placeholder="{{ __('240 N m, 9 1/6, 2(x+3), {a*b}') }}"></label>
+            placeholder="{{ __('240 N m, 2(x+3), x = 2 or x = −2, (2, 3), {a*b}') }}"></label>
         <label data-kinds="text">{{ __('Right answers, one per line') }}
             <textarea class="form-control" data-field="rights" rows="2" dir="auto"
                 placeholder="{{ __('the pivot, or *pivot* for any words around it') }}"></textarea></label>

@@ -94,7 +94,7 @@ Route::middleware([MayTeach::class, IsTeacher::class])->group(function (): void 
         ->middleware('throttle:link')
         ->name('plan.shared');
     Route::get('/plan-link/{plan}/{key}/{prompt}.png', [PlanController::class, 'sharedPicture'])
-        ->middleware('throttle:link')
+        ->middleware('throttle:picture')
         ->name('plan.shared.picture');
     Route::post('/plan-link/{plan}/{key}', [PlanController::class, 'takeShared'])
         ->middleware('throttle:make')

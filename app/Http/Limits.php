@@ -20,6 +20,7 @@ final class Limits
     private const A_MINUTE = [
         'start' => [12, 30, 300],
         'link' => [60, 60, 600],
+        'picture' => [240, 60, 2400],
         'make' => [60, 30, 600],
         'upload' => [30, 10, 300],
         'join' => [20, 120, 3000],

@@ -58,7 +58,7 @@ final readonly class Tour
 
     private function lay(Page $page, string $subject, string $kind): void
     {
-        $page->option('[data-tool=pieces]')->click("[data-subject={$subject}]")->click("[data-piece={$kind}]");
+        $page->option('[data-tool=pieces]')->click("[data-subject={$subject}]")->click("button[data-piece={$kind}]");
         $page->click('.piece-add')->find('.piece-parts');
         $page->waitForText('#saved', 'Saved');
     }

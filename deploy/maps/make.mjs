@@ -2,7 +2,7 @@
 // holds it. Run by hand when a map is added: `npm install --no-save world-atlas@2.0.2 topojson-client@3.1.0`, then
 // `node deploy/maps/make.mjs`.
 import { readFileSync, writeFileSync } from 'node:fs';
-import { feature, mesh } from 'topojson-client';
+import { mesh } from 'topojson-client';
 
 const WIDTH = 1600;
 const HEIGHT = 1000;
@@ -146,5 +146,4 @@ ${wrap(borders)}
 }
 `,
     );
-    console.log(name, coast.length, borders.length, feature(atlas, countries).features.length);
 }

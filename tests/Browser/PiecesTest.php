@@ -422,7 +422,7 @@ final class PiecesTest extends BrowserTestCase
         if (! $page->seen('.piece-settings')->isDisplayed()) {
             $page->click('[data-tool=pieces]');
         }
-        $page->click("[data-subject={$subject}]")->click("[data-piece={$kind}]");
+        $page->click("[data-subject={$subject}]")->click("button[data-piece={$kind}]");
     }
 
     private function work(Page $page, string $part, string $how, string $pointer = 'mouse'): void

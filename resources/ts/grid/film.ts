@@ -43,7 +43,9 @@ export class Film {
         private readonly view: View,
         private readonly replay: ReplayAnswer,
     ) {
-        new AnswerBoxes(view).show(replay.boxes);
+        if (replay.boxes.length > 0) {
+            new AnswerBoxes(view).show(replay.boxes);
+        }
     }
 
     show(at: number): void {

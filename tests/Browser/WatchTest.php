@@ -61,7 +61,8 @@ final class WatchTest extends BrowserTestCase
         self::assertFalse($this->teacher->find('#chosen')->isDisplayed());
 
         // By name, with Shift, and by keys.
-        $this->teacher->click('.tile:nth-child(1) .tile-name')->run(self::SHIFT_CLICK, '.tile:nth-child(3) .tile-name');
+        $this->teacher->click('.tile:nth-child(1) .tile-name')->waitForText('#chosen-count', '1 chosen');
+        $this->teacher->run(self::SHIFT_CLICK, '.tile:nth-child(3) .tile-name');
         $this->teacher->waitForText('#chosen-count', '3 chosen');
         $this->teacher->run('document.querySelector(".tile-open").focus()');
         $this->teacher->press('x')->waitForText('#chosen-count', '2 chosen');

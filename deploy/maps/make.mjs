@@ -70,10 +70,9 @@ for (const [name, { of, window }] of Object.entries(MAPS)) {
     const scale = Math.min((WIDTH - 2 * MARGIN) / (right - left), (HEIGHT - 2 * MARGIN) / (bottom - top));
     const put = (point) => {
         const at = project(point);
-        return at && [
-            WIDTH / 2 + (at[0] - (left + right) / 2) * scale,
-            HEIGHT / 2 + (at[1] - (top + bottom) / 2) * scale,
-        ];
+        return (
+            at && [WIDTH / 2 + (at[0] - (left + right) / 2) * scale, HEIGHT / 2 + (at[1] - (top + bottom) / 2) * scale]
+        );
     };
     const isIn = ([x, y]) => x > -40 && x < WIDTH + 40 && y > -40 && y < HEIGHT + 40;
     const lines = (geometry) =>

@@ -12,7 +12,7 @@ use PHPUnit\Framework\TestCase;
 /** Words that are compared as strictly as the teacher wishes. */
 final class WordingTest extends TestCase
 {
-    /** @return iterable<string, array{string, list<string>, string, bool}> what is forgiven, right, given, and whether */
+    /** @return iterable<string, array{string, list<string>, string, bool}> what is forgiven, right, given, and met */
     public static function words(): iterable
     {
         yield 'as it stands' => ['', ['the pivot'], 'the pivot', true];

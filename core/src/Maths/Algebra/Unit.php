@@ -239,7 +239,7 @@ final readonly class Unit
         return [self::inAnyCase($name) ?? throw UnreadableMaths::unit(trim($typed))];
     }
 
-    /** KG is kg, since nothing else is written so; where small and large letters make a difference it is not guessed. */
+    /** KG is kg, since nothing else is written so; where small and large letters differ it is not guessed. */
     private static function inAnyCase(string $name): ?self
     {
         $small = mb_strtolower($name);

@@ -91,7 +91,8 @@ final class Structured
     {
         $lacking = [];
         foreach ($ones as $one) {
-            $isThere = array_filter([...$others, ...$lacking], static fn (Entry $other): bool => $one->is($other)) !== [];
+            $isSame = static fn (Entry $other): bool => $one->is($other);
+            $isThere = array_filter([...$others, ...$lacking], $isSame) !== [];
             if (! $isThere) {
                 $lacking[] = $one;
             }

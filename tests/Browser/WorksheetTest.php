@@ -199,6 +199,9 @@ final class WorksheetTest extends BrowserTestCase
         $this->seeAll($otis);
         $otis->draw('#page-frame .page-paper', [[.71, .53], [.75, .53], [.79, .53]]);
         $otis->draw('#page-frame .page-paper', [[.2, .6], [.3, .7]]);
+        $otis->until(fn (): bool => $otis->run(
+            'return document.querySelector(".spots .question[data-kind=drawing]").classList.contains("is-answered")',
+        ) === true, 'the box to draw in has its answer');
         $teacher->until(
             fn (): bool => count($teacher->all('.tile .answer-box.is-answered')) === 2,
             'both answers in the tile',

@@ -171,6 +171,8 @@ const wet = new WetSender(
     (text) => room.own?.isCovered !== true && (shared() === null ? line : nearLine).send(text),
 );
 let tasks: TaskList | null = null;
+/** Something was drawn or answered here. */
+let drawn = (): void => undefined;
 const { bench, tray } = mountBench(
     {
         root: element('#bench'),
@@ -186,11 +188,15 @@ const { bench, tray } = mountBench(
         say,
     },
     undefined,
-    () => tasks?.freshen(),
+    () => drawn(),
 );
 bench.view.openWith(forWriting);
 new WritingWindow(bench, element('#bench'), page.assets, page.stamps);
 const questions = new Questions(bench, { ...page, list: element('#questions'), answered: showAnswered });
+drawn = () => {
+    tasks?.freshen();
+    questions.freshen();
+};
 tasks = new TaskList({
     words: page.words,
     say,

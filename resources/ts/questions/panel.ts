@@ -1,9 +1,10 @@
 import type { BenchWords } from '../protocol/words';
-import type { Asked } from '../protocol/questions';
+import type { Asked, Spot } from '../protocol/questions';
 import type { AnswerValue } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
 import { questionField, type Field } from './fields';
-import { AnswerBoxes, boxesAmong, isRoom } from './boxes';
+import { pageBox } from '../canvas/model/bounds';
+import { AnswerBoxes, boxesAmong, isRoom, LINE } from './boxes';
 import { Spots, type Placed } from './spots';
 import { AnswerStrip, type InStrip } from './strip';
 import { fill } from '../page';
@@ -116,8 +117,27 @@ export class Questions {
     /** What has been answered, here or on another page. */
     freshen(answers = this.bench.view.log.scene.answers): void {
         this.fields.forEach((field, id) => field.show(answers.get(id)));
-        this.dots.forEach((dot, id) => dot.classList.toggle('is-answered', answers.has(id)));
+        for (const { id, kind, spot } of this.asked) {
+            const isAnswered = answers.has(id) || (kind === 'drawing' && spot !== null && this.isDrawnIn(spot));
+            this.dots.get(id)?.classList.toggle('is-answered', isAnswered && kind !== 'drawing');
+            this.fields.get(id)?.root.classList.toggle('is-answered', isAnswered);
+        }
         this.spots.place();
+    }
+
+    /** Whether something of the student's has its middle there: as Crag\Canvas\Scene::answerTo says. */
+    private isDrawnIn({ page, x, y, w, h = LINE }: Spot): boolean {
+        const id = this.bench.pages[page];
+        for (const placed of this.bench.view.log.scene.objects.values()) {
+            if (placed.layer === 'student' && placed.page === id) {
+                const { left, top, right, bottom } = pageBox(placed);
+                const [atX, atY] = [(left + right) / 2, (top + bottom) / 2];
+                if (atX >= x && atX <= x + w && atY >= y && atY <= y + h) {
+                    return true;
+                }
+            }
+        }
+        return false;
     }
 
     /** How many in a row are right, of how many. */

@@ -64,8 +64,7 @@ final class Compare
 
     /**
      * An expression or an equation, or several of them ({@see StructureKind}). Expressions are equal when they are for
-     * all values of their letters; equations when
-     * one is a multiple of the other.
+     * all values of their letters; equations when one is a multiple of the other.
      *
      * @throws UnreadableMaths when the right answer itself cannot be read
      */

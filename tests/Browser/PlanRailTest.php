@@ -106,7 +106,9 @@ final class PlanRailTest extends BrowserTestCase
         foreach ($words as $n => $said) {
             $teacher->click('#plan-add');
             $teacher->until(fn (): bool => count($teacher->all('#plan-prompts li')) === $n + 1, 'a prompt');
-            $teacher->until(fn (): bool => $teacher->run('return document.querySelector("#words").value') === '', 'it');
+            $teacher->until(fn (): bool => $teacher->run(
+                'const box = document.querySelector("#words"); return box.value === "" && box.checkVisibility()',
+            ) === true, 'it open');
             $teacher->type('#words', $said);
         }
         $this->words($teacher, $words);

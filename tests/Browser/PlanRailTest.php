@@ -99,6 +99,38 @@ final class PlanRailTest extends BrowserTestCase
         self::assertSame([], $teacher->complaints());
     }
 
+    public function test_an_answer_that_was_overtaken_does_not_take_a_new_prompt_away(): void
+    {
+        $teacher = $this->person('teacher')->visit(self::$crag->address().'/plans');
+        $this->plan($teacher, 'Late', ['One']);
+        $teacher->run(<<<'JS'
+            const real = window.fetch;
+            window.looks = 0;
+            window.fetch = async (what, how) => {
+                const answer = await real(what, how);
+                if (String(what).includes('/state?') && ++window.looks === 1) {
+                    await new Promise((release) => { window.release = release; });
+                }
+                return answer;
+            };
+            JS);
+        $teacher->until(fn (): bool => (bool) $teacher->run('return !!window.release'), 'a look on its way');
+        $teacher->click('#plan-add');
+        $open = 'return document.querySelectorAll("#plan-prompts li:nth-child(2).is-open").length';
+        $teacher->until(fn (): bool => $teacher->run($open) === 1, 'the new prompt');
+        $teacher->run(<<<'JS'
+            window.lost = 0;
+            new MutationObserver(() => { window.lost += document.querySelectorAll('#plan-prompts li').length < 2; })
+                .observe(document.querySelector('#plan-prompts'), { childList: true });
+            window.looks = 1;
+            window.release();
+            JS);
+        $teacher->until(fn (): bool => $teacher->run('return window.looks') > 1, 'the look after it');
+        self::assertSame(0, $teacher->run('return window.lost'));
+        self::assertSame(1, $teacher->run($open));
+        self::assertSame([], $teacher->complaints());
+    }
+
     /** @param  list<string>  $words  a prompt each */
     private function plan(Page $teacher, string $title, array $words): void
     {

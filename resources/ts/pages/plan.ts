@@ -4,7 +4,7 @@ import type { Backdrop } from '../canvas/model/objects';
 import { get, HttpProblem, post, reasonOf } from '../live/http';
 import { Notice } from '../live/notice';
 import { askWhich } from '../plan/conflict';
-import { listenToHeading } from '../plan/heading';
+import { listenToHeading, tagsIn } from '../plan/heading';
 import { showRefused } from '../plan/refused';
 import { element, fill, pageData } from '../page';
 import { Drawing } from '../plan/drawing';
@@ -42,8 +42,9 @@ const notice = new Notice('#plan-notice');
 const say = (sentence: string): void => notice.say(sentence, undefined, NOTICE_MS);
 const prompts = new Map<string, PlanPrompt>();
 let sequence: string[] = [];
-let title = '';
-let tags: string[] = [];
+// Somebody may write here before the server was asked for the first time.
+let title = element<HTMLInputElement>('#plan-title').defaultValue;
+let tags = tagsIn(element<HTMLInputElement>('#plan-tags').defaultValue);
 let known = -1;
 let here: PlanState['here'] = [];
 let open = '';
@@ -180,8 +181,14 @@ const takeIn = new TakeIn({
     say,
 });
 
-/** What the server has now. Fields with changes on their way keep what stands here. */
+/**
+ * What the server has now. Fields with changes on their way keep what stands here, and an answer that a later one has
+ * overtaken is passed over.
+ */
 function take(state: PlanState): PlanState {
+    if (state.n < known) {
+        return state;
+    }
     known = state.n;
     title = state.title;
     tags = state.tags;

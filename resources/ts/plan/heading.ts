@@ -26,13 +26,12 @@ export function listenToHeading(settings: Settings): void {
             settings.untitled();
         }
     });
-    tags.addEventListener('input', () =>
-        settings.set(
-            'tags',
-            tags.value
-                .split(',')
-                .map((tag) => tag.trim())
-                .filter((tag) => tag !== ''),
-        ),
-    );
+    tags.addEventListener('input', () => settings.set('tags', tagsIn(tags.value)));
+}
+
+export function tagsIn(line: string): string[] {
+    return line
+        .split(',')
+        .map((tag) => tag.trim())
+        .filter((tag) => tag !== '');
 }

@@ -36,6 +36,28 @@ test('everything that waits is sent, oldest first, what comes meanwhile too', as
     assert.equal(flush.isReachable, true);
 });
 
+test('who asks while something is on its way waits for it too', async () => {
+    let answer = (): void => undefined;
+    let waiting = 1;
+    const flush = new Flush({
+        isWaiting: () => waiting > 0,
+        send: () => new Promise((resolve) => (answer = resolve)),
+        changed: () => undefined,
+        wait: () => 1000,
+    });
+    void flush.now();
+    let isDone = false;
+    const asked = flush.now().then(() => (isDone = true));
+    await vi.advanceTimersByTimeAsync(10);
+    assert.equal(isDone, false);
+    waiting = 0;
+    answer();
+    await asked;
+    assert.equal(flush.isSending, false);
+    // And once more, with nothing to send.
+    await flush.now();
+});
+
 test('without an answer it waits, longer each time, and goes on where it was', async () => {
     const { state, flush } = sender('a');
     state.isDown = true;

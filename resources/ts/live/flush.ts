@@ -12,6 +12,7 @@ interface Settings {
 /** Sends what waits until nothing does, one thing after the other; where there is no answer, again after a while. */
 export class Flush {
     isSending = false;
+    private run = Promise.resolve();
     private timer = 0;
     private failures = 0;
 
@@ -29,10 +30,14 @@ export class Flush {
     }
 
     /** Resolves when nothing waits, or nothing can be sent. */
-    async now(): Promise<void> {
-        if (this.isSending) {
-            return;
+    now(): Promise<void> {
+        if (!this.isSending) {
+            this.run = this.sendAll();
         }
+        return this.run;
+    }
+
+    private async sendAll(): Promise<void> {
         this.isSending = true;
         window.clearTimeout(this.timer);
         const { settings } = this;

@@ -18,6 +18,10 @@ return [
     // In which time zone times are shown, such as Europe/Helsinki; `./crag` sets the machine's where none is said.
     'zone' => env('CRAG_ZONE') ?: 'UTC',
 
+    // How numbers are written: with a decimal "point" or a decimal "comma"; and which sign of money answers have.
+    'decimal' => (string) env('CRAG_DECIMAL', 'point'),
+    'money' => (string) env('CRAG_MONEY', '£'),
+
     // The address by which people reach it, such as https://crag.sillbeck.example. Set, the server answers to no other
     // name.
     'url' => rtrim(mb_strtolower((string) env('CRAG_URL', '')), '/'),

@@ -39,6 +39,7 @@ use App\Http\Controllers\Plans\PracticeController;
 use App\Http\Controllers\Plans\TakeInController;
 use App\Http\Controllers\PlotController;
 use App\Http\Controllers\Screen\ClassScreenController;
+use App\Http\Controllers\Student\InkController;
 use App\Http\Controllers\Student\LiveTalkController as StudentLiveTalk;
 use App\Http\Controllers\Student\OperationsController;
 use App\Http\Controllers\Student\RoomController as StudentRoom;
@@ -471,6 +472,12 @@ Route::prefix('/seat/{seat}')
         Route::post('/plot', [PlotController::class, 'student'])
             ->middleware(May::route(Deed::SeeOwnWork))
             ->name('seat.plot');
+        Route::post('/read-ink', [InkController::class, 'read'])
+            ->middleware(['throttle:ink', May::route(Deed::SeeOwnWork)])
+            ->name('seat.read-ink');
+        Route::post('/learn-ink', [InkController::class, 'learn'])
+            ->middleware(['throttle:ink', May::route(Deed::SeeOwnWork)])
+            ->name('seat.learn-ink');
         Route::post('/bring-in', [BringInController::class, 'student'])
             ->middleware(['throttle:upload', May::route(Deed::BringIn)])
             ->name('seat.bring-in');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Canvas\Together;
+use App\Live\SchoolNotation;
 use App\Models\Casts\CoreValue;
 use App\Models\Teachers\Plan;
 use Crag\Canvas\Log\Author;
@@ -173,7 +174,9 @@ final class Prompt extends Model
     /** All but what is drawn. */
     public function value(): PlanPrompt
     {
-        return PlanPrompt::read(new Fields(['words' => $this->words, 'tray' => $this->tray?->now->toArray()] + $this->details));
+        $fields = new Fields(['words' => $this->words, 'tray' => $this->tray?->now->toArray()] + $this->details);
+
+        return PlanPrompt::read($fields)->inNotation(SchoolNotation::now());
     }
 
     /** How many canvases it has, and who draws on one together. */

@@ -71,6 +71,8 @@ final class Instance
             'CRAG_URL' => Setting::url(),
             'CRAG_TEACHERS' => Setting::teachers(),
             'CRAG_ZONE' => Setting::zone(),
+            'CRAG_DECIMAL' => Setting::decimal(),
+            'CRAG_MONEY' => Setting::money(),
             // Half-made files lie with the data, and go when it is started again.
             'TMPDIR' => "{$this->data}/tmp",
             'CRAG_DEMO' => $this->demo ? 'true' : 'false',
@@ -124,8 +126,8 @@ final class Instance
         }
         $this->startOne('nginx');
         $this->startOne('queue');
-        for ($part = 0; $part < self::keepers(); $part++) {
-            $this->startOne("keep-{$part}");
+        foreach (self::keeperNames() as $keeper) {
+            $this->startOne($keeper);
         }
         $this->waitUntilItAnswers();
     }
@@ -162,10 +164,16 @@ final class Instance
         return (int) substr($name, 5);
     }
 
+    /** @return list<string> */
+    public static function keeperNames(): array
+    {
+        return array_map(static fn (int $part): string => "keep-{$part}", range(0, self::keepers() - 1));
+    }
+
     /** How many keepers share the sessions. SQLite has one writer at a time, so that few are enough. */
     private static function keepers(): int
     {
-        return max(1, min(4, intdiv(self::cores(), 4)));
+        return Setting::keepers() ?? max(1, min(4, intdiv(self::cores(), 4)));
     }
 
     private static function cores(): int

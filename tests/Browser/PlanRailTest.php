@@ -131,6 +131,31 @@ final class PlanRailTest extends BrowserTestCase
         self::assertSame([], $teacher->complaints());
     }
 
+    public function test_a_prompt_added_before_the_plan_is_here_comes_behind_the_first(): void
+    {
+        $teacher = $this->person('teacher')->visit(self::$crag->address().'/plans');
+        $this->plan($teacher, 'Early', ['One', 'Two']);
+        // The first answer is lost, the second is late.
+        ['identifier' => $id] = $teacher->developer('Page.addScriptToEvaluateOnNewDocument', ['source' => <<<'JS'
+            const real = window.fetch;
+            window.asked = 0;
+            window.fetch = async (what, how) => {
+                if (!String(what).endsWith('/state')) return real(what, how);
+                if (++window.asked === 1) throw new TypeError('lost');
+                await new Promise((release) => { window.release = release; });
+                return real(what, how);
+            };
+            JS]);
+        $teacher->driver->navigate()->refresh();
+        $teacher->until(fn (): bool => (bool) $teacher->run('return !!window.release'), 'the plan, asked for again');
+        $teacher->click('#plan-add')->run('window.release()');
+        $this->words($teacher, ['One', '', 'Two']);
+        $teacher->until(fn (): bool => $teacher->run(
+            'return document.querySelectorAll("#plan-prompts li:nth-child(2).is-open").length',
+        ) === 1, 'the new prompt');
+        $teacher->developer('Page.removeScriptToEvaluateOnNewDocument', ['identifier' => $id]);
+    }
+
     /** @param  list<string>  $words  a prompt each */
     private function plan(Page $teacher, string $title, array $words): void
     {

@@ -196,10 +196,14 @@ final class ShapesTest extends BrowserTestCase
         self::assertSame(90, $this->made(4)[3]['body']['object']['size']);
     }
 
-    /** @param  list<array{float, float}>  $way */
+    /**
+     * Long enough for a busy machine: a look at the pen that comes late does not count as stillness.
+     *
+     * @param  list<array{float, float}>  $way
+     */
     private function held(array $way, string $pointer, bool $lift = true): void
     {
-        self::seeWhole($this->page)->draw('.page-paper', $way, $pointer, 16, $lift, 700);
+        self::seeWhole($this->page)->draw('.page-paper', $way, $pointer, 16, $lift, 1_800);
     }
 
     private function isSeen(string $selector): bool

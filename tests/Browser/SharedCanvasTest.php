@@ -165,6 +165,8 @@ final class SharedCanvasTest extends BrowserTestCase
         $page->draw('.page-paper', [[0.3, 0.6], [0.3, 0.7], [0.3, 0.75]], 'pen');
         $this->latest($page, $name, 'arrange', 5);
         $this->teacher->press('f')->waitForText('.tile-sorted:not([hidden])', '1/1');
+        self::closeUp($this->teacher, $name);
+        $this->teacher->waitForText('#closeup-state', '1 of 1 in the right place')->press("\u{E00C}");
         $this->teacher->press('f');
         $late = $this->join('Late '.++self::$students, $this->code);
         $late->until(

@@ -63,10 +63,10 @@ final class ValueChipsTest extends BrowserTestCase
             self::assertSame('question-new', end($way), implode(', ', array_map(strval(...), $way)));
             $teacher->choose('#question-new', $kind);
             $teacher->until(
-                fn (): bool => count($teacher->all('#question-list > li')) === $n + 1,
+                fn (): bool => count($teacher->all('#question-list > li')) === $n + 1 &&
+                    $teacher->run('return document.activeElement.dataset.field') === 'words',
                 "{$kind}, the focus in its words",
             );
-            self::assertSame('words', $teacher->run('return document.activeElement.dataset.field'));
         }
     }
 

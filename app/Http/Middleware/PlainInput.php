@@ -22,6 +22,7 @@ final class PlainInput
         'places',
         'operations',
         'objects',
+        'strokes',
         'items',
         'headings',
         'order',

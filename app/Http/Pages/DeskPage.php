@@ -7,6 +7,7 @@ namespace App\Http\Pages;
 use App\Canvas\Together;
 use App\Http\CurrentRole;
 use App\Http\CurrentTeacher;
+use App\Http\SameForAll;
 use App\Http\Words\DeskKeys;
 use App\Http\Words\DeskWords;
 use App\Live\Clock;
@@ -46,7 +47,7 @@ final class DeskPage
             'address' => '/desk/'.$session->id,
             'assets' => '/asset',
             'stamps' => StampArt::all(),
-            'words' => DeskWords::all(),
+            'words' => SameForAll::words('desk', DeskWords::all(...)),
             'states' => array_column(CanvasState::sorted(), 'value'),
         ];
     }

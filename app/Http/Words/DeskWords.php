@@ -68,6 +68,7 @@ final class DeskWords
                 'changed_since' => __('The work has changed since the check'),
                 'check_keys' => __('Check (0 to 3)'),
                 'propose' => __('Check by answers…'),
+                'who_wrote_n' => __(':n wrote it'),
                 'proposed' => __('Going by the answers, those not yet checked would be: :counts.'),
                 'nothing_proposed' => __('Everyone who answered has a check already.'),
                 'accept' => __('Accept'),

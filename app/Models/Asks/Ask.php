@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Asks;
 
-use App\Models\Casts\CoreValue;
+use App\Models\Casts\AskedQuestion;
 use App\Models\LiveSession;
 use App\Models\Model;
 use App\Models\Prompt;
@@ -70,7 +70,7 @@ final class Ask extends Model
     protected function casts(): array
     {
         return [
-            'question' => CoreValue::class.':'.Question::class,
+            'question' => AskedQuestion::class,
             'seats' => 'array',
             'is_anonymous' => 'boolean',
             'is_vote' => 'boolean',

@@ -7,16 +7,16 @@ namespace App\Sessions\Checks;
 use App\Models\Canvas;
 use App\Models\Seat;
 use Crag\Canvas\Log\Layer;
-use Crag\Canvas\Object\Note as NoteObject;
 use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Object\Stroke;
-use Crag\Canvas\Object\Text;
 use Crag\Canvas\Scene;
 use Crag\Checks\DrawingTime;
 use Crag\Reading\Answered;
 use Crag\Reading\Point;
 use Crag\Reading\Reader;
 use Crag\Reading\Reading;
+use Crag\Reading\Typed;
+use Crag\Reading\Where;
 use Crag\Reading\Work;
 use Crag\Session\Room\ShortMessage;
 use Illuminate\Support\Str;
@@ -72,7 +72,13 @@ final readonly class ReadWork
             }
             $given = $scene->answerTo($question);
             $written = $given === null ? '' : trim($question->asked->written($given));
-            $answers[] = new Answered($question->words, $written, $written === '' ? null : $question->compare($given));
+            $spot = $question->spot;
+            $answers[] = new Answered(
+                $question->words,
+                $written,
+                $written === '' ? null : $question->compare($given),
+                $spot === null ? null : new Where($spot->page, $spot->x + $spot->w / 2, $spot->y + $spot->height() / 2),
+            );
         }
         $made = array_values(
             $canvas->operations()->whereNotNull('seat_id')->reorder()->pluck('made_at_ms')->map(intval(...))->all(),
@@ -82,36 +88,18 @@ final readonly class ReadWork
             $canvas->prompt->plainWords(),
             $mine->lookFor,
             $answers,
-            self::texts($scene),
-            count(self::own($scene, Stroke::class)),
+            Typed::on($scene),
+            self::strokes($scene),
             DrawingTime::of($made),
         );
     }
 
-    /** @return list<string> */
-    private static function texts(Scene $scene): array
+    private static function strokes(Scene $scene): int
     {
-        return array_map(
-            static fn (PlacedObject $placed): string => $placed->object instanceof Text ||
-            $placed->object instanceof NoteObject
-                ? $placed->object->text
-                : '',
-            [...self::own($scene, Text::class), ...self::own($scene, NoteObject::class)],
-        );
-    }
-
-    /**
-     * @param  class-string  $kind
-     * @return list<PlacedObject> what the student made of a kind
-     */
-    private static function own(Scene $scene, string $kind): array
-    {
-        return array_values(
-            array_filter(
-                $scene->placed,
-                static fn (PlacedObject $placed): bool => $placed->layer === Layer::Student &&
-                    $placed->object instanceof $kind,
-            ),
-        );
+        return count(array_filter(
+            $scene->placed,
+            static fn (PlacedObject $placed): bool => $placed->layer === Layer::Student &&
+                $placed->object instanceof Stroke,
+        ));
     }
 }

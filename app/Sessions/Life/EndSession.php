@@ -7,6 +7,7 @@ namespace App\Sessions\Life;
 use App\Live\Announce;
 use App\Live\Audience;
 use App\Models\LiveSession;
+use App\Sessions\Work\ReadInk;
 use Illuminate\Support\Carbon;
 
 /** Ends it for everybody; what was drawn stays until it is forgotten. */
@@ -20,6 +21,7 @@ final readonly class EndSession
     {
         if ($session->isRunning()) {
             $session->update(['ended_at' => Carbon::now()]);
+            ReadInk::forget($session);
             ($this->announce)($session, Audience::room($session), 'ended');
         }
     }

@@ -80,7 +80,7 @@ final readonly class ForgetStudent
             // Streams have no gaps: what was told of the seat keeps its number and loses its words.
             $events = Event::query()->where('live_session_id', $session->id);
             (clone $events)->where('audience', Audience::seat($seat)->name)->delete();
-            $events->whereRaw('instr(body, ?) > 0', [$seat->id])->update(['type' => 'gone', 'body' => '{}']);
+            $events->where('body', 'like', "%{$seat->id}%")->update(['type' => 'gone', 'body' => '{}']);
             $seat->canvases()->get()->each->delete();
             // What was drawn together is the others' work too: it stays, and nothing says who drew it.
             foreach ($seat->memberships()->get() as $in) {

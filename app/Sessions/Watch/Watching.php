@@ -183,7 +183,7 @@ final readonly class Watching
                 }
             })
             ->groupBy('canvas_id')
-            ->selectRaw('canvas_id, count(*) as steps, max(kind = ?) as answered', [OperationKind::Answer->value])
+            ->selectRaw('canvas_id, count(*) as steps, max(case when kind = ? then 1 else 0 end) as answered', [OperationKind::Answer->value])
             ->get()
             ->keyBy('canvas_id');
         $changed = [];

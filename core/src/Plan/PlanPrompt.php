@@ -8,6 +8,7 @@ use Crag\Asks\Card;
 use Crag\Checks\Aspect;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
+use Crag\Maths\Parsing\Notation;
 use Crag\Maths\Parsing\UnreadableMaths;
 use Crag\Plan\Task\Task;
 use Crag\Practice\PracticeSheet;
@@ -283,7 +284,7 @@ final readonly class PlanPrompt
             } catch (UnreadableMaths $problem) {
                 $problems[] = 'Question '.($i + 1).", the right answer: {$problem->getMessage()}";
             }
-            if ($question->spot === null && $question->asked->kind()->needsPlace()) {
+            if ($question->spot === null && $question->needsPlace()) {
                 $problems[] = 'Question '.($i + 1).' needs a place on the page.';
             }
         }
@@ -393,6 +394,15 @@ final readonly class PlanPrompt
         return $this->with(
             $draw->fill($this->words),
             array_map(static fn (Question $question): Question => $question->filled($draw), $this->questions),
+        );
+    }
+
+    /** With answers read as a school writes numbers. */
+    public function inNotation(Notation $notation): self
+    {
+        return $this->with(
+            $this->words,
+            array_map(static fn (Question $question): Question => $question->inNotation($notation), $this->questions),
         );
     }
 

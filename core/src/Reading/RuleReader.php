@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Crag\Reading;
 
 use Crag\Maths\Comparing\Outcome;
+use Crag\Maths\Steps\Working;
 
 /**
  * A set of rules, and nothing else: it compares answers as the core does, and looks up words among what was typed.
@@ -16,8 +17,10 @@ use Crag\Maths\Comparing\Outcome;
  * - A step to look for holds where at least half of its longer words were typed. Where nothing was typed at all,
  * nothing is said of
  *   words and steps: ink is not read.
+ * - Of lines of working that were typed, the first that does not follow from the one before is pointed at.
  * - Fewer than three strokes and nothing typed is not much.
- * The question to think about comes from the first that applies: a slip that was typed, an answer that is not right, a
+ * The question to think about comes from the first that applies: a slip that was typed, a step that does not follow, an
+ * answer that is not right, a
  * word that is missing, and at last the prompt itself.
  */
 final readonly class RuleReader implements Reader
@@ -45,6 +48,11 @@ final readonly class RuleReader implements Reader
             }
         }
         $typed = $work->typed();
+        $lines = $work->lines();
+        $slip = Working::firstSlip(array_map(static fn (Typed $line): string => $line->text, $lines));
+        if ($slip !== null) {
+            $missing[] = self::ofStep($slip, $lines[$slip['at']]->where);
+        }
         if (trim($typed) !== '') {
             foreach ($work->lookFor->words as $word) {
                 if (self::has($typed, $word)) {
@@ -68,7 +76,20 @@ final readonly class RuleReader implements Reader
             $missing[] = new Point('There isn’t much yet.', ':n strokes, and nothing typed.', ['n' => $work->strokes]);
         }
 
-        return new Reading(array_values(array_filter($holds)), $missing, self::question($work, $typed));
+        return new Reading(array_values(array_filter($holds)), $missing, self::question($work, $typed, $slip));
+    }
+
+    /** @param  array{before: string, after: string, at: int, why: string}  $slip */
+    private static function ofStep(array $slip, ?Where $where): Point
+    {
+        return $slip['at'] === 0
+            ? new Point('“:after” doesn’t hold.', $slip['why'], ['after' => $slip['after']], $where)
+            : new Point(
+                '“:after” doesn’t follow from “:before”.',
+                $slip['why'],
+                ['before' => $slip['before'], 'after' => $slip['after']],
+                $where,
+            );
     }
 
     /** Whether a word was typed: as a whole word, or as the beginning of one. */
@@ -87,26 +108,30 @@ final readonly class RuleReader implements Reader
                 $one->asked === '' ? 'A question isn’t answered yet.' : '“:asked” isn’t answered.',
                 'The field is empty.',
                 $values,
+                $one->where,
             );
         }
         $why = $one->verdict->why ?? '';
 
         return match ($one->verdict?->outcome) {
-            Outcome::Right => new Point(':answer is right.', 'It equals the right answer.', $values),
+            Outcome::Right => new Point(':answer is right.', 'It equals the right answer.', $values, $one->where),
             Outcome::OtherForm => new Point(
                 ':answer has the right value, but not in the form you asked for.',
                 $why === '' ? 'The value is right, but it should be in another form.' : $why,
                 $values,
+                $one->where,
             ),
             Outcome::Wrong => new Point(
                 ':answer is not right yet.',
                 $why === '' ? 'It doesn’t equal the right answer.' : $why,
                 $values,
+                $one->where,
             ),
             Outcome::Unreadable => new Point(
                 ':answer can’t be read.',
                 $why === '' ? 'It can’t be read.' : $why,
                 $values,
+                $one->where,
             ),
             // Where there is no right and wrong there is nothing to say.
             null => null,
@@ -121,7 +146,8 @@ final readonly class RuleReader implements Reader
         return $found[0] !== [] && 2 * count($there) >= count($found[0]);
     }
 
-    private static function question(Work $work, string $typed): Point
+    /** @param  ?array{before: string, after: string, at: int, why: string}  $step */
+    private static function question(Work $work, string $typed, ?array $step): Point
     {
         foreach ($work->lookFor->slips as $slip) {
             if (self::hasStep($typed, $slip)) {
@@ -131,6 +157,13 @@ final readonly class RuleReader implements Reader
                     ['slip' => $slip],
                 );
             }
+        }
+        if ($step !== null) {
+            return new Point(
+                'Look again at the step to “:after”. What did you do there?',
+                'It’s the first step that doesn’t follow.',
+                ['after' => $step['after']],
+            );
         }
         foreach ($work->answers as $one) {
             if ($one->verdict?->outcome === Outcome::Wrong) {

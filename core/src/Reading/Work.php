@@ -15,7 +15,7 @@ final readonly class Work
     /**
      * @param  string  $prompt  the prompt's words, without formulas' signs
      * @param  list<Answered>  $answers
-     * @param  list<string>  $texts  typed on the canvas
+     * @param  list<Typed>  $texts  typed on the canvas, from top to bottom; formulas in LaTeX
      * @param  int  $strokes  how many the student drew
      * @param  int  $drawingMs  how long the student was at work
      */
@@ -29,12 +29,18 @@ final readonly class Work
     ) {
     }
 
+    /** @return list<Typed> lines of working, from top to bottom */
+    public function lines(): array
+    {
+        return array_merge(...array_map(static fn (Typed $one): array => $one->lines(), $this->texts));
+    }
+
     /** Everything that was typed, for looking words up in it: without regard to case. */
     public function typed(): string
     {
         return mb_convert_case(
             implode("\n", [
-                ...$this->texts,
+                ...array_map(static fn (Typed $one): string => $one->text, $this->texts),
                 ...array_map(static fn (Answered $one): string => $one->answer, $this->answers),
             ]),
             MB_CASE_FOLD,

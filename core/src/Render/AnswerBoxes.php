@@ -19,6 +19,8 @@ final class AnswerBoxes
 
     private const SMALLEST = 14;
 
+    private const READ_AS = 18;
+
     private const PADDING = 8;
 
     /** How wide a letter is on average, in its size: an estimate, since nothing here measures letters. */
@@ -52,6 +54,11 @@ final class AnswerBoxes
 
             return $frame.($question->takesAnswer() ? self::number($spot, $number) : '');
         }
+        if ($question->isByHand()) {
+            return self::frame($spot, $spot->height(), false, true).
+                self::readAs($spot, $question, $answer).
+                self::number($spot, $number);
+        }
         $said = $answer === null ? '' : PlainMaths::words($question->asked->written($answer));
         if ($kind === QuestionKind::Tick) {
             return self::frame($spot, $spot->height(), $said !== '', false).
@@ -80,6 +87,20 @@ final class AnswerBoxes
         return self::frame($spot, max($height, $y - $spot->y), $said !== '', false).
             $drawing.
             self::number($spot, $number);
+    }
+
+    /** What was written there by hand, as it was read and confirmed, small at the foot. */
+    private static function readAs(Spot $spot, Question $question, mixed $answer): string
+    {
+        $said = $answer === null ? '' : PlainMaths::words($question->asked->written($answer));
+
+        return $said === '' ? '' : Xml::words(
+            $spot->x + $spot->w - self::PADDING,
+            $spot->y + $spot->height() - self::PADDING,
+            self::READ_AS,
+            "✓ {$said}",
+            ['fill' => self::FRAME, 'text-anchor' => 'end'],
+        );
     }
 
     /** What there is to choose from, a line each; nothing where answers are typed. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Crag\Tests\Maths;
 
+use Crag\Maths\Calendar\CalendarDate;
+use Crag\Maths\Calendar\TimeOfDay;
 use Crag\Maths\Comparing\Compare;
 use Crag\Maths\Comparing\Form;
 use Crag\Maths\Comparing\FormKind;
@@ -57,6 +59,8 @@ final class CompareTest extends TestCase
             if (
                 in_array($asked, ['number', 'expression'], true) &&
                 $outcome === 'right' &&
+                // A date in figures alone is no key.
+                (TimeOfDay::key($right) ?? CalendarDate::key($right)) === null &&
                 ! str_contains($given.$right, '=')
             ) {
                 self::assertSame(
@@ -76,11 +80,11 @@ final class CompareTest extends TestCase
         self::assertSame('The unit is missing: N m.', self::compare('number', '240 N m', '240')->why);
         self::assertSame('m doesn’t measure the same thing as N.', self::compare('number', '1 N', '1 m')->why);
         self::assertSame(
-            'It is asked for to significant figures (3).',
+            'Give your answer to 3 significant figures.',
             self::compare('number figures 3', 'π', '3.142')->why,
         );
         self::assertSame('Give your answer in kN.', self::compare('number in unit', '1.2 kN', '1200 N')->why);
-        self::assertSame('“sin” isn’t a word Crag knows.', self::compare('expression', 'x', 'sin x')->why);
+        self::assertSame('“mod” isn’t a word Crag knows.', self::compare('expression', 'x', 'mod x')->why);
         self::assertSame('“blocks” isn’t a unit Crag knows.', self::compare('number', '5 N', '5 blocks')->why);
         self::assertSame('A bracket is not closed.', self::compare('expression', 'x', '2(x+3')->why);
     }

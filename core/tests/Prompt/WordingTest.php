@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Crag\Tests\Prompt;
 
 use Crag\Json\Fields;
+use Crag\Json\UnreadableFields;
+use Crag\Maths\Parsing\UnreadableMaths;
+use Crag\Prompt\Question\TextAsked;
 use Crag\Prompt\Question\Wording;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -70,5 +73,34 @@ final class WordingTest extends TestCase
         $wording = Wording::read(new Fields(['spelling' => true]));
         self::assertSame('Spelling: normel → normal.', $wording->compare(['normal force'], 'normel force')->why);
         self::assertSame('', $wording->compare(['normal force'], 'normal force')->why);
+    }
+
+    public function test_the_words_may_be_a_formula_or_notes(): void
+    {
+        $asked = TextAsked::of(new Fields(['right' => ['H2SO4', 'SO4^2-'], 'reads' => 'chemistry']));
+        self::assertSame('chemistry', $asked->toArray()['reads'] ?? null);
+        self::assertSame('right', $asked->compare('SO₄²⁻')->outcome->value, 'any of several');
+        self::assertSame('other-form', $asked->compare('O4SH2')->outcome->value, 'the best of what they say');
+        self::assertSame('wrong', $asked->compare('h2so4')->outcome->value);
+        self::assertTrue($asked->isSame('H2SO4', 'H₂SO₄'));
+
+        $notes = TextAsked::of(new Fields(['right' => ['F#'], 'reads' => 'notes']));
+        self::assertSame('right', $notes->compare('f sharp')->outcome->value);
+        self::assertTrue($notes->isSame('F♯', 'F#'));
+        self::assertArrayNotHasKey('reads', TextAsked::of(new Fields(['right' => ['pivot'], 'reads' => 'words']))->toArray());
+    }
+
+    public function test_a_key_that_cannot_be_read_is_the_teachers_to_mend(): void
+    {
+        foreach (['chemistry' => 'Xy2', 'notes' => 'middle see'] as $reads => $right) {
+            try {
+                TextAsked::of(new Fields(['right' => [$right], 'reads' => $reads]))->compare('H2O');
+                self::fail($reads);
+            } catch (UnreadableMaths $problem) {
+                self::assertNotSame('', $problem->getMessage());
+            }
+        }
+        $this->expectException(UnreadableFields::class);
+        TextAsked::of(new Fields(['right' => [], 'reads' => 'runes']));
     }
 }

@@ -12,6 +12,7 @@ use Crag\Reading\Pattern;
 use Crag\Reading\Patterns;
 use Crag\Reading\Reading;
 use Crag\Reading\RuleReader;
+use Crag\Reading\Typed;
 use Crag\Reading\Work;
 use PHPUnit\Framework\TestCase;
 
@@ -40,7 +41,7 @@ final class PatternsTest extends TestCase
     public function test_one_alone_is_no_pattern_and_wrong_answers_are_counted_elsewhere(): void
     {
         $wrong = static fn (): Reading => (new RuleReader())->read(
-            new Work('', LookFor::nothing(), [new Answered('F?', '720 N', Verdict::wrong())], ['F'], 9, 0),
+            new Work('', LookFor::nothing(), [new Answered('F?', '720 N', Verdict::wrong())], [Typed::saying('F')], 9, 0),
         );
         self::assertSame([], Patterns::among(['ada' => $wrong(), 'bo' => $wrong(), 'cy' => self::reading(['pivot'])]));
         self::assertSame([], Patterns::among([]));
@@ -55,6 +56,6 @@ final class PatternsTest extends TestCase
             'slips' => ['left end'],
         ]));
 
-        return (new RuleReader())->read(new Work('', $lookFor, [], $typed, $strokes, 0));
+        return (new RuleReader())->read(new Work('', $lookFor, [], array_map(Typed::saying(...), $typed), $strokes, 0));
     }
 }

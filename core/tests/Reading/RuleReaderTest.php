@@ -10,6 +10,7 @@ use Crag\Prompt\LookFor;
 use Crag\Reading\Answered;
 use Crag\Reading\Point;
 use Crag\Reading\RuleReader;
+use Crag\Reading\Typed;
 use Crag\Reading\Work;
 use PHPUnit\Framework\TestCase;
 
@@ -51,6 +52,18 @@ final class RuleReaderTest extends TestCase
         );
     }
 
+    public function test_the_first_step_that_does_not_follow_is_pointed_at(): void
+    {
+        $reading = (new RuleReader())->read(self::work([], ["2x = 240\nx = 480", 'x = 120']));
+        self::assertContains('“:after” doesn’t follow from “:before”.', self::sentences($reading->missing));
+        self::assertSame(['before' => '2x = 240', 'after' => 'x = 480'], $reading->missing[0]->values);
+        self::assertStringStartsWith('Look again at the step', $reading->question->sentence);
+        $whole = (new RuleReader())->read(self::work([], ["2x = 240\nx = 120"]));
+        self::assertNotContains('“:after” doesn’t follow from “:before”.', self::sentences($whole->missing));
+        $alone = (new RuleReader())->read(self::work([], ['3 × 240 = 620']));
+        self::assertContains('“:after” doesn’t hold.', self::sentences($alone->missing));
+    }
+
     public function test_the_question_comes_from_a_slip_then_a_wrong_answer_then_a_missing_word(): void
     {
         $ask = static fn (Work $work): string => (new RuleReader())->read($work)->question->sentence;
@@ -89,7 +102,7 @@ final class RuleReaderTest extends TestCase
                 ]),
             ),
             $answers,
-            $texts,
+            array_map(Typed::saying(...), $texts),
             $strokes,
             60_000,
         );

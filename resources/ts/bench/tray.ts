@@ -155,6 +155,7 @@ export class Tray {
     allow(tools: string[]): void {
         this.allowed = tools;
         this.bench.settings.straightens = tools.includes('shapes');
+        this.bench.settings.typesets = tools.includes('maths') ? 'maths' : tools.includes('text') ? 'text' : 'nothing';
         this.bench.settings.movesPieces = tools.includes('move');
         for (const one of this.scope.querySelectorAll<HTMLElement>('[data-needs]')) {
             one.hidden = !tools.includes(present(one.dataset.needs));
@@ -363,6 +364,7 @@ export class Tray {
             delete: () => selection.remove(),
             edit: () => only !== undefined && this.bench.open(only),
             straighten: () => only !== undefined && straighten(this.bench, only),
+            type: () => void this.bench.setInType(),
             lock: () => selection.lock(),
             pieces: () => this.pieces(),
         };
@@ -393,7 +395,10 @@ export class Tray {
         for (const button of this.root.querySelectorAll<HTMLButtonElement>('[data-chosen]')) {
             const does = present(button.dataset.chosen);
             button.disabled = !(can[does] ?? !selection.isEmpty);
-            button.hidden = (does === 'edit' && !editable) || (does === 'straighten' && !isStroke);
+            button.hidden =
+                (does === 'edit' && !editable) ||
+                (does === 'straighten' && !isStroke) ||
+                (does === 'type' && this.bench.readable.length === 0);
             if (does === 'lock') {
                 button.setAttribute('aria-pressed', String(selection.isLocked));
             }

@@ -37,6 +37,9 @@ import { View } from './drawing/view';
 import { readsBackwards, typed, widthOf, wrap } from './model/words';
 import { present } from '../present';
 
+/** More strokes than this are no line: Crag\Handwriting\InkInBox. */
+const MOST_READ = 50;
+
 export interface WorkbenchSettings {
     /** Holds the stage, the tray and the windows of the tools. */
     root: HTMLElement;
@@ -56,6 +59,8 @@ export interface WorkbenchSettings {
     /** The whole log of the canvas, when something older than what is here is to be undone. */
     whole(canvas: string): Promise<Operation[]>;
     say(sentence: string): void;
+    /** Reads what strokes say: in words, and in LaTeX; empty where they cannot be read. */
+    readInk?(canvas: string, strokes: string[]): Promise<{ text: string; latex?: string }>;
     /** Another page is shown. */
     turned?(): void;
     /** What is to be seen around the page has changed: history, selection, pages. */
@@ -466,6 +471,34 @@ export class Workbench {
             this.resetPiece(id);
         } else if (placed.object.type === 'maths') {
             void this.putting.rewriteMaths(id, placed.object.source);
+        }
+    }
+
+    /** The chosen strokes, where they can be read and set in type. */
+    get readable(): string[] {
+        const { own } = this.selection;
+        const isInk = [...this.selection.placed()].every(([, { object }]) => object.type === 'stroke');
+        const isRead = this.around.readInk !== undefined && this.settings.typesets !== 'nothing';
+        return isRead && isInk && own.length <= MOST_READ ? own : [];
+    }
+
+    /** The chosen strokes are read, and stand in type below them once whoever wrote them has seen it. The ink stays. */
+    async setInType(): Promise<void> {
+        const { readable, canvas, around } = this;
+        const box = this.selection.box();
+        if (readable.length === 0 || box === null || around.readInk === undefined) {
+            return;
+        }
+        const read = await around.readInk(canvas, readable).catch(() => null);
+        if (read === null || read.text === '') {
+            this.say(read === null ? this.words.unreachable : this.words.ink_unread);
+        } else if (canvas === this.canvas) {
+            const [x, y] = [Math.round(box.left * TENTHS), Math.round((box.bottom + 12) * TENTHS)];
+            if (this.settings.typesets === 'text') {
+                this.putting.putWords(x, y, read.text);
+            } else {
+                await this.putting.putMaths(x, y, read.latex ?? read.text);
+            }
         }
     }
 

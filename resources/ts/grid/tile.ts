@@ -59,7 +59,9 @@ export class Tile {
     private readonly others: View[] = [];
     private readonly open: HTMLButtonElement;
     private readonly pages: HTMLElement;
-    private sorted: [right: number, all: number] | null = null;
+    private told: StateAnswer;
+    /** What is counted on its canvas, in words. */
+    counted: string[] = [];
     /** How many of the prompt's tasks are done, and how many there are. */
     tasks: [done: number, all: number] | null = null;
     private shown: PagesShown = 'theirs';
@@ -87,7 +89,7 @@ export class Tile {
         this.rename(seat);
         this.view = new View(element('.tile-page', this.root), assets, stamps, THINNEST);
         this.showBoxes(this.view);
-        this.showState({
+        this.told = {
             seat: seat.id,
             states: ['not_started'],
             minutes: 0,
@@ -100,7 +102,8 @@ export class Tile {
             hand: false,
             sorted: null,
             tasks: null,
-        });
+        };
+        this.showState(this.told);
     }
 
     /** The seat as it is called now. */
@@ -219,33 +222,14 @@ export class Tile {
         this.root.classList.toggle('is-sent', isSent);
     }
 
-    private showTasks(tasks: [number, number] | null): void {
-        this.tasks = tasks;
-        const place = element('.tile-tasks', this.root);
-        place.hidden = tasks === null;
-        const [n, all] = tasks ?? [0, 0];
+    /** So many of so many, as the core counts them on the canvas: in the frame, and in words. */
+    private showCount(place: HTMLElement, words: string, count: [number, number] | null): string[] {
+        const [n, all] = count ?? [0, 0];
+        place.hidden = count === null;
         place.textContent = `${n}/${all}`;
-        place.title = fill(this.words.tasks, { n, all });
+        place.title = fill(words, { n, all });
         place.classList.toggle('is-whole', n === all);
-    }
-
-    private showPractice(practice: [number, number] | null): void {
-        const place = element('.tile-practice', this.root);
-        place.hidden = practice === null;
-        const [n, all] = practice ?? [0, 0];
-        place.textContent = `${n}/${all}`;
-        place.title = fill(this.words.practice_right, { n, all });
-        place.classList.toggle('is-whole', n === all);
-    }
-
-    private showSorted(sorted: [number, number] | null): void {
-        this.sorted = sorted;
-        const place = element('.tile-sorted', this.root);
-        place.hidden = sorted === null;
-        const [n, all] = sorted ?? [0, 0];
-        place.textContent = `${n}/${all}`;
-        place.title = fill(this.words.sorted, { n, all });
-        place.classList.toggle('is-whole', n === all);
+        return count === null ? [] : [place.title];
     }
 
     focus(): void {
@@ -258,25 +242,30 @@ export class Tile {
         return this.states[0] ?? 'not_started';
     }
 
-    showState({
-        states,
-        minutes,
-        last,
-        objects,
-        prompt,
-        level,
-        changed,
-        isSent,
-        hand,
-        sorted,
-        tasks,
-        practice = null,
-        talks = 0,
-    }: StateAnswer): void {
+    showState(told: StateAnswer): void {
+        this.told = told;
+        const {
+            states,
+            minutes,
+            last,
+            objects,
+            prompt,
+            level,
+            changed,
+            isSent,
+            hand,
+            sorted,
+            tasks,
+            practice = null,
+            talks = 0,
+        } = told;
         this.showSent(isSent);
-        this.showSorted(sorted);
-        this.showTasks(tasks);
-        this.showPractice(practice);
+        this.tasks = tasks;
+        this.counted = [
+            ...this.showCount(element('.tile-sorted', this.root), this.words.sorted, sorted),
+            ...this.showCount(element('.tile-tasks', this.root), this.words.tasks, tasks),
+            ...this.showCount(element('.tile-practice', this.root), this.words.practice_right, practice),
+        ];
         this.showTalks(talks);
         element('.tile-hand', this.root).hidden = !hand;
         this.states = this.drawingTimer === 0 ? states : drawn(states);
@@ -525,18 +514,14 @@ export class Tile {
         }, DRAWING_MS);
         if (drawn(this.states)[0] !== this.state) {
             this.showState({
-                seat: this.seat.id,
+                ...this.told,
                 states: this.states,
                 minutes: 0,
-                last: this.last,
-                objects: this.objects,
                 prompt: 1,
                 level: this.level,
                 changed: this.hasChanged,
                 isSent: this.root.classList.contains('is-sent'),
                 hand: !element('.tile-hand', this.root).hidden,
-                sorted: this.sorted,
-                tasks: this.tasks,
             });
         }
     }

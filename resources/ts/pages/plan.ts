@@ -46,6 +46,8 @@ let sequence: string[] = [];
 let title = element<HTMLInputElement>('#plan-title').defaultValue;
 let tags = tagsIn(element<HTMLInputElement>('#plan-tags').defaultValue);
 let known = -1;
+let isLoaded = (): void => undefined;
+const loaded = new Promise<void>((done) => (isLoaded = done));
 let here: PlanState['here'] = [];
 let open = '';
 /** Steps of drawing that are not delivered yet. */
@@ -224,6 +226,18 @@ const takeFrom = (copy: string, after: string | null): Promise<void> =>
         await show(present(state.added));
     });
 
+/** The plan as the page opens: asked for until it comes. */
+async function firstState(): Promise<PlanState> {
+    for (;;) {
+        try {
+            return await get<PlanState>(`${page.address}/state`);
+        } catch {
+            sayState(false, false);
+            await new Promise((again) => window.setTimeout(again, LOOK_MS));
+        }
+    }
+}
+
 async function look(): Promise<void> {
     const at = new URLSearchParams({ after: String(known), at: whereIAm(open) });
     const state = await get<PlanState>(`${page.address}/state?${at}`);
@@ -342,14 +356,23 @@ async function change(what: () => Promise<void>): Promise<void> {
     }
 }
 
-const add = (what: { ready?: string; copy?: string }, after = open): Promise<void> =>
+const add = (what: { ready?: string; copy?: string }, after?: string): Promise<void> =>
     change(async () => {
+        const focused = document.activeElement;
+        // Behind which prompt it comes is known once the plan is here.
+        await loaded;
+        const behind = after ?? (open === '' ? (sequence[0] ?? '') : open);
         // What is still on its way is copied too.
         await saver.flush();
-        const state = await post<PlanState>(`${page.address}/prompts`, { ...what, after: after === '' ? null : after });
+        const state = await post<PlanState>(`${page.address}/prompts`, {
+            ...what,
+            after: behind === '' ? null : behind,
+        });
         take(state);
         await show(present(state.added));
-        if (what.ready === undefined && what.copy === undefined) {
+        // Whoever has gone on to another field meanwhile stays there.
+        const isStill = [focused, document.body].includes(document.activeElement);
+        if (what.ready === undefined && what.copy === undefined && isStill) {
             element('#words').focus();
         }
     });
@@ -466,7 +489,8 @@ drawing.bench.view.moved = ((before) => () => {
 
 await document.fonts.ready;
 await drawing.begin();
-take(await get<PlanState>(`${page.address}/state`));
+take(await firstState());
+isLoaded();
 if (page.intake !== null) {
     void takeIn.ask(page.intake);
 }

@@ -14,6 +14,7 @@ import { Streams, type Message } from '../live/streams';
 import { WetSender } from '../live/wet';
 import { element, fill, pageData } from '../page';
 import { Questions } from '../questions/panel';
+import type { ReadInk } from '../questions/written';
 import { showWords } from '../questions/words';
 import { AskSheet } from '../student/ask';
 import { TaskList } from '../student/tasks';
@@ -185,6 +186,10 @@ const { bench, tray } = mountBench(
         put: (canvas, operation) => void outbox.put(canvas, operation),
         turned: () => lead.turned(),
         whole: async (canvas) => (await get<CanvasAnswer>(`${page.address}/canvas/${canvas}/log`)).operations,
+        readInk: async (canvas, strokes) => {
+            await outbox.flush();
+            return post<ReadInk>(`${page.address}/read-ink`, { canvas, strokes });
+        },
         say,
     },
     undefined,
@@ -192,10 +197,24 @@ const { bench, tray } = mountBench(
 );
 bench.view.openWith(forWriting);
 new WritingWindow(bench, element('#bench'), page.assets, page.stamps);
-const questions = new Questions(bench, { ...page, list: element('#questions'), answered: showAnswered });
+const questions = new Questions(bench, {
+    ...page,
+    list: element('#questions'),
+    answered: showAnswered,
+    ink: {
+        read: async (question) => {
+            // What is read is what the server has.
+            await outbox.flush();
+            return post<ReadInk>(`${page.address}/read-ink`, { canvas: bench.canvas, question });
+        },
+        learn: (question, says) =>
+            void post(`${page.address}/learn-ink`, { canvas: bench.canvas, question, says }).catch(() => undefined),
+    },
+});
 drawn = () => {
     tasks?.freshen();
     questions.freshen();
+    questions.inked();
 };
 tasks = new TaskList({
     words: page.words,

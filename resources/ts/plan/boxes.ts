@@ -1,7 +1,7 @@
 import type { PlanWords } from '../protocol/words';
 import type { Workbench } from '../canvas/workbench';
 import { element } from '../page';
-import type { Question } from './model';
+import type { BoxKind } from './model';
 
 /** A rectangle on a page, in units. */
 export interface Rectangle {
@@ -20,7 +20,7 @@ interface Settings {
      * @param  to  the question to which it belongs as one more printed answer, where there is one
      * @return the question that it belongs to now
      */
-    drawn(kind: Question['kind'], box: Rectangle, to: string | null): string | null;
+    drawn(kind: BoxKind, box: Rectangle, to: string | null): string | null;
 }
 
 /** A drag that is shorter than this, in CSS pixels, was a press. */
@@ -132,7 +132,7 @@ export class DrawBoxes {
             w: Math.max(24, within(Math.max(ax, bx), width) - x),
             h: Math.max(24, within(Math.max(ay, by), height) - y),
         };
-        const kind = this.kind.value as Question['kind'];
+        const kind = this.kind.value as BoxKind;
         const question = this.settings.drawn(kind, box, this.current);
         this.current = kind === 'marked' ? question : null;
     }

@@ -4,6 +4,9 @@ import type { PlannedTask } from './tasks';
 import type { Card } from '../protocol/cards';
 import type { Asked } from '../protocol/questions';
 
+/** What a box is drawn for: a kind of question, or a number that is written by hand. */
+export type BoxKind = Question['kind'] | 'written';
+
 /** A question with what only teachers know. */
 export type Question = Asked & {
     right?: string | string[];
@@ -11,6 +14,8 @@ export type Question = Asked & {
     tolerance?: { kind: 'none' | 'within' | 'percent'; most: string };
     form?: { kind: string; digits: number };
     own_unit?: boolean;
+    /** What the words of an answer are: words where it is left out. */
+    reads?: string;
     /** What does not count in words. */
     loose?: { spelling: boolean; articles: boolean; order: boolean };
     /** What of a piece is asked for. */

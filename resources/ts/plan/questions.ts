@@ -6,7 +6,7 @@ import { reasonOf, sendFile } from '../live/http';
 import { isRoom } from '../questions/boxes';
 import { blankQuestion } from './blank';
 import type { Rectangle } from './boxes';
-import type { Question } from './model';
+import type { BoxKind, Question } from './model';
 import { present } from '../present';
 
 interface Settings {
@@ -75,11 +75,16 @@ export class QuestionList {
         const focus = this.list.contains(document.activeElement)
             ? this.pathOf(document.activeElement as HTMLElement)
             : null;
+        const caret = focus === null ? null : caretIn(document.activeElement);
         this.questions = structuredClone(questions);
         this.list.replaceChildren(...this.questions.map((question, i) => this.item(question, i)));
         element('#question-count').textContent = questions.length === 0 ? '' : String(questions.length);
         if (focus !== null) {
-            this.list.querySelector<HTMLElement>(focus)?.focus();
+            const field = this.list.querySelector<HTMLInputElement>(focus);
+            field?.focus();
+            if (caret !== null) {
+                field?.setSelectionRange(...caret);
+            }
         }
     }
 
@@ -125,13 +130,16 @@ export class QuestionList {
      *
      * @return its id; null where there is no room for one more
      */
-    addBox(kind: Question['kind'], { x, y, w, h }: Rectangle): string | null {
+    addBox(kind: BoxKind, { x, y, w, h }: Rectangle): string | null {
         if (this.questions.length >= MOST) {
             this.settings.say(fill(this.settings.words.boxes_full, { n: MOST }));
             return null;
         }
         const spot = { page: this.settings.page(), x, y, w: Math.max(NARROWEST, w), h, bare: true as const };
-        const question = { ...blankQuestion(kind, this.questions), spot };
+        const question =
+            kind === 'written'
+                ? { ...blankQuestion('number', this.questions), by_hand: true, spot }
+                : { ...blankQuestion(kind, this.questions), spot };
         this.questions = [
             ...this.questions,
             kind === 'marked' ? { ...question, options: [{ id: 'c1', words: '', x, y, w, h }] } : question,
@@ -214,12 +222,15 @@ export class QuestionList {
         put('words', question.words);
         put('shuffle', question.shuffle === true);
         put('own_unit', question.own_unit === true);
+        put('by_hand', question.by_hand === true);
         put('several', question.several === true);
         LOOSE.forEach((what) => put(`loose-${what}`, question.loose?.[what] === true));
         if (typeof question.right === 'string') {
             put(question.kind === 'tick' ? 'tick-right' : 'right', question.right);
         }
         if (question.kind === 'text') {
+            put('reads', question.reads ?? 'words');
+            showLoose(item, question.reads ?? 'words');
             put('rights', (question.right as string[]).join('\n'));
         }
         if (question.kind === 'state') {
@@ -309,6 +320,8 @@ export class QuestionList {
                 (what) => field(`loose-${what}`).checked,
             );
             next.loose = { spelling, articles, order };
+            next.reads = field('reads').value;
+            showLoose(item, next.reads);
         } else if (before.kind === 'state') {
             this.offerFacts(item, field('piece').value, field('fact').value);
             Object.assign(next, {
@@ -330,6 +343,7 @@ export class QuestionList {
                 kind: field('form-kind').value,
                 digits: Math.max(0, Math.min(12, Number(field('form-digits').value) || 0)),
             };
+            next.by_hand = field('by_hand').checked;
             if (before.kind === 'number') {
                 next.tolerance = { kind: field('tolerance-kind').value as 'none', most: field('tolerance-most').value };
                 next.own_unit = field('own_unit').checked;
@@ -418,7 +432,18 @@ export class QuestionList {
     }
 }
 
+/** Where somebody types in a field of words, as its selection's ends; null in a field of another kind. */
+function caretIn(field: Element | null): [number, number] | null {
+    const { selectionStart: from, selectionEnd: to } = field as HTMLInputElement;
+    return typeof from === 'number' && typeof to === 'number' ? [from, to] : null;
+}
+
 /** An id that none of a question's choices has. */
 function nextChoice({ options = [] }: Question): string {
     return `c${Math.max(0, ...options.map(({ id }) => Number(id.replace(/\D/g, '')) || 0)) + 1}`;
+}
+
+/** How strictly words are compared, where words are asked for. */
+function showLoose(item: HTMLElement, reads: string): void {
+    element('.question-loose', item).hidden = reads !== 'words';
 }

@@ -50,6 +50,8 @@ export interface Asked {
     to?: number;
     low?: string;
     high?: string;
+    /** It is written by hand in its box, and read. */
+    by_hand?: boolean;
     /** It is answered once: what is typed counts when it is handed in. */
     once?: true;
     /** What came of an answer that is handed in. */

@@ -84,6 +84,7 @@ export type BenchWord =
     | 'element_translation'
     | 'element_vector'
     | 'hand_in'
+    | 'ink_unread'
     | 'mark_right'
     | 'mark_wrong'
     | 'no_camera'
@@ -195,7 +196,14 @@ export type BenchWord =
     | 'talk_no_microphone'
     | 'talk_waits'
     | 'typing'
-    | 'unreachable';
+    | 'unreachable'
+    | 'written_as'
+    | 'written_bar'
+    | 'written_take'
+    | 'written_type'
+    | 'written_unread'
+    | 'written_unsure'
+    | 'written_yes';
 
 export type DeskWord =
     | 'accept'
@@ -394,7 +402,8 @@ export type DeskWord =
     | 'told_write'
     | 'unchecked'
     | 'undo'
-    | 'unshielded';
+    | 'unshielded'
+    | 'who_wrote_n';
 
 export type StudentWord =
     | 'about_coach'

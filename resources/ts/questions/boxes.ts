@@ -60,7 +60,8 @@ function box(asked: Asked, spot: Spot, value: AnswerValue | undefined): HTMLElem
     root.style.top = `${spot.y}px`;
     root.style.width = `${spot.w}px`;
     root.style.minHeight = `${spot.h ?? LINE}px`;
-    if (spot.bare !== true && asked.words !== '' && !isRoom(asked.kind)) {
+    root.toggleAttribute('data-by-hand', isByHand(asked));
+    if (spot.bare !== true && asked.words !== '' && !isOnPaper(asked)) {
         root.append(span('answer-box-words', asked.words.replaceAll('$', '')));
     }
     const said = writtenAnswer(asked, value);
@@ -74,6 +75,16 @@ function box(asked: Asked, spot: Spot, value: AnswerValue | undefined): HTMLElem
 /** A part of the page that is written or marked on by hand. */
 export function isRoom(kind: Asked['kind']): kind is 'drawing' | 'space' | 'marked' {
     return kind === 'drawing' || kind === 'space' || kind === 'marked';
+}
+
+/** Whether it is answered by writing in its box. */
+export function isByHand(asked: Asked): asked is Asked & { spot: Spot } {
+    return asked.by_hand === true && asked.spot !== null;
+}
+
+/** Whether the pen goes through its box onto the page. */
+export function isOnPaper(asked: Asked): boolean {
+    return isRoom(asked.kind) || isByHand(asked);
 }
 
 /** An answer in words; empty for none. */

@@ -4,7 +4,7 @@ import type { AnswerValue } from '../canvas/model/objects';
 import { fill } from '../page';
 import { wordFor } from '../protocol/wordfor';
 import { showWords } from './words';
-import { isRoom } from './boxes';
+import { isByHand, isOnPaper, isRoom } from './boxes';
 import { present } from '../present';
 
 export interface Field {
@@ -54,15 +54,17 @@ export function questionField(asked: Asked, n: number, settings: FieldSettings):
     const show =
         asked.kind === 'tick'
             ? tick(root, name, asked, settings)
-            : isRoom(asked.kind)
-              ? () => undefined
-              : asked.kind === 'choice' || asked.kind === 'choices'
-                ? choices(root, asked, settings)
-                : asked.kind === 'scale'
-                  ? scale(root, asked, settings)
-                  : asked.kind === 'state' || asked.kind === 'graph'
-                    ? shownByPiece(root, asked, settings)
-                    : typed(root, asked, name, settings);
+            : isByHand(asked)
+              ? readAs(root)
+              : isOnPaper(asked)
+                ? () => undefined
+                : asked.kind === 'choice' || asked.kind === 'choices'
+                  ? choices(root, asked, settings)
+                  : asked.kind === 'scale'
+                    ? scale(root, asked, settings)
+                    : asked.kind === 'state' || asked.kind === 'graph'
+                      ? shownByPiece(root, asked, settings)
+                      : typed(root, asked, name, settings);
     return { root, show };
 }
 
@@ -75,6 +77,16 @@ function shownByPiece(root: HTMLElement, asked: Asked, { words }: FieldSettings)
             : fill(words.answer_by_piece, { piece: wordFor(words, `piece_${asked.piece}`) });
     root.append(hint);
     return () => undefined;
+}
+
+/** What was written there, as it was read and confirmed. */
+function readAs(root: HTMLElement): Field['show'] {
+    root.dataset.byHand = '';
+    const said = Object.assign(document.createElement('output'), { className: 'question-read', dir: 'auto' });
+    root.append(said);
+    return (value) => {
+        said.textContent = typeof value === 'string' && value !== '' ? `✓ ${value}` : '';
+    };
 }
 
 /** One box to tick, as large as it is on the sheet. */

@@ -4,9 +4,10 @@ import type { AnswerValue } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
 import { questionField, type Field } from './fields';
 import { pageBox } from '../canvas/model/bounds';
-import { AnswerBoxes, boxesAmong, isRoom, LINE } from './boxes';
+import { AnswerBoxes, boxesAmong, isOnPaper, LINE } from './boxes';
 import { Spots, type Placed } from './spots';
 import { AnswerStrip, type InStrip } from './strip';
+import { WrittenAnswers, type InkReader } from './written';
 import { fill } from '../page';
 
 /** Practice that goes on until enough answers in a row are right. */
@@ -19,6 +20,8 @@ interface Settings {
     list: HTMLElement | null;
     /** Something was answered here. */
     answered?(): void;
+    /** Reads what is written by hand; nowhere where it is only looked at. */
+    ink?: InkReader;
     /** Whether they are only looked at. */
     isFixed?: boolean;
 }
@@ -28,6 +31,7 @@ export class Questions {
     private readonly spots: Spots;
     private readonly boxes: AnswerBoxes;
     private readonly strip: AnswerStrip;
+    private readonly written: WrittenAnswers | null;
     private asked: Asked[] = [];
     private readonly dots = new Map<string, HTMLElement>();
     private fields = new Map<string, Field>();
@@ -46,6 +50,11 @@ export class Questions {
             () => this.spots.place(),
             (page) => bench.turnTo(bench.pages[page] ?? ''),
         );
+        const { ink, words } = settings;
+        this.written =
+            ink === undefined
+                ? null
+                : new WrittenAnswers(bench, words, ink, (question, says) => this.answer(question, says));
         bench.view.whenSeen(() => this.strip.showPage(bench.pages.indexOf(bench.view.page)));
         this.spots.turned = (isSmall) => {
             // As they are on paper, with a dot each, where the page is seen small.
@@ -60,7 +69,7 @@ export class Questions {
     show(questions: Asked[], course: Course = null): void {
         // What a piece shows is not answered here.
         const typed = questions.filter(
-            (one) => one.spot === null && one.kind !== 'state' && one.kind !== 'graph' && !isRoom(one.kind),
+            (one) => one.spot === null && one.kind !== 'state' && one.kind !== 'graph' && !isOnPaper(one),
         );
         this.beside = typed.map(({ id }) => id);
         const now = JSON.stringify([this.bench.canvas, questions, course]);
@@ -87,7 +96,7 @@ export class Questions {
                         spot: asked.spot,
                         ...(asked.kind !== 'space' && { dot: this.dot(asked, i + 1) }),
                     });
-                    if (!isRoom(asked.kind)) {
+                    if (!isOnPaper(asked)) {
                         const { root: home } = this.spots;
                         inStrip.push({ n: i + 1, element: field.root, home, page: asked.spot.page });
                     }
@@ -110,8 +119,14 @@ export class Questions {
             this.strip.take(inStrip);
             this.spots.show(placed);
             this.boxes.show(this.spots.isSmall ? boxesAmong(questions) : []);
+            this.written?.show(questions);
         }
         this.freshen();
+    }
+
+    /** Something was drawn, moved or rubbed out here. */
+    inked(): void {
+        this.written?.inked();
     }
 
     /** What has been answered, here or on another page. */
@@ -161,7 +176,7 @@ export class Questions {
             asked.words === '' ? fill(this.settings.words.question, { n }) : `${n}. ${asked.words}`,
         );
         // What is drawn or marked is answered on the page itself.
-        dot.disabled = this.settings.isFixed === true || isRoom(asked.kind);
+        dot.disabled = this.settings.isFixed === true || isOnPaper(asked);
         dot.addEventListener('click', () => this.strip.show(n));
         this.dots.set(asked.id, dot);
         return dot;

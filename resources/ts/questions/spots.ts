@@ -90,7 +90,8 @@ export class Spots {
         const height = `${(spot.h ?? LINE) * scale}px`;
         element.style.minHeight = height;
         // What was drawn as a box stays as tall as it was drawn.
-        element.style.height = spot.h !== undefined && spot.bare === true ? height : '';
+        const isDrawn = spot.bare === true || element.dataset.byHand !== undefined;
+        element.style.height = spot.h !== undefined && isDrawn ? height : '';
         element.style.fontSize = `${element.matches(':focus-within') ? Math.max(LEAST_TYPED, letters) : letters}px`;
     }
 }

@@ -25,7 +25,7 @@
         'front' => ['front', __('To the front')], 'back' => ['back', __('To the back')],
         'forward' => ['layer-forward', __('One step forward')], 'backward' => ['layer-backward', __('One step back')],
         'group' => ['union', __('Keep together')], 'ungroup' => ['exclude', __('Take apart')],
-        'straighten' => ['rulers', __('Make it a straight shape')],
+        'straighten' => ['rulers', __('Make it a straight shape')], 'type' => ['fonts', __('Set in type')],
         'copy' => ['clipboard-plus', __('Copy to paste elsewhere')],
     ] as $do => [$icon, $name])
         <button class="menu-item" data-chosen="{{ $do }}"><x-icon :name="$icon" /> {{ $name }}</button>

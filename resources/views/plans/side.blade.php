@@ -12,6 +12,7 @@
             <select id="box-kind" class="form-select">
                 @foreach (Crag\Prompt\Question\QuestionKind::ofBoxes() as $kind)<option
                     value="{{ $kind->value }}">{{ __($kind->word()) }}</option>@endforeach
+                <option value="written">{{ __('An answer written by hand') }}</option>
             </select>
             <button type="button" id="draw-boxes" class="btn btn-sm btn-outline-slate" aria-pressed="false"><x-icon
                 name="bounding-box" /> {{ __('Draw boxes') }}</button>

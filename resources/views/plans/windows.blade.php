@@ -126,11 +126,17 @@
         <label data-kinds="text">{{ __('Right answers, one per line') }}
             <textarea class="form-control" data-field="rights" rows="2" dir="auto"
                 placeholder="{{ __('the pivot, or *pivot* for any words around it') }}"></textarea></label>
+        <label data-kinds="text">{{ __('The answer is') }} <select class="form-select" data-field="reads">
+                @foreach (Crag\Prompt\Question\TextReading::cases() as $reads)<option
+                    value="{{ $reads->value }}">{{ __($reads->word()) }}</option>@endforeach
+            </select></label>
         <div data-kinds="text" class="question-loose">
             <x-choice data-field="loose-spelling"> {{ __('Forgive small spelling slips') }}</x-choice>
             <x-choice data-field="loose-articles"> {{ __('Ignore “a”, “an” and “the”') }}</x-choice>
             <x-choice data-field="loose-order"> {{ __('Words in any order') }}</x-choice>
         </div>
+        <label data-kinds="number maths" class="choice"><input type="checkbox" data-field="by_hand">
+            {{ __('Students write it by hand in its box: it’s read, and they confirm it') }}</label>
         <details data-kinds="number maths"
             class="question-exact"><summary>{{ __('How exact, and in what form') }}</summary>
             <div data-kinds="number" class="question-row">

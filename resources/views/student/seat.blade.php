@@ -1,5 +1,5 @@
 <x-layout :title="$session->title" script="student" class="student"
-    :page="['session' => $session->id, 'seat' => $seat->id, 'channel' => $seat->channelId(), 'ink' => $seat->ink_key, 'keep' => App\Live\Keeper\KeepKey::of($seat), 'address' => '/seat/'.$seat->id, 'join' => '/join/'.$session->join_code, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => App\Http\Words\StudentWords::all(), 'assets_kept' => App\Http\PageAssets::of('resources/scss/app.scss', 'resources/ts/pages/student.ts')]">
+    :page="['session' => $session->id, 'seat' => $seat->id, 'channel' => $seat->channelId(), 'ink' => $seat->ink_key, 'keep' => App\Live\Keeper\KeepKey::of($seat), 'address' => '/seat/'.$seat->id, 'join' => '/join/'.$session->join_code, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => App\Http\SameForAll::words('student', App\Http\Words\StudentWords::all(...)), 'assets_kept' => App\Http\PageAssets::of('resources/scss/app.scss', 'resources/ts/pages/student.ts')]">
     <x-opening :json="$opening" />
     <header id="strip" class="strip {{ $prompt->words === '' ? 'is-wordless' : '' }}">
         <h1 class="visually-hidden">{{ $session->title }}</h1>
@@ -84,9 +84,8 @@
                 <button id="own-check-away" class="mini" title="{{ __('Fold away') }}"><x-icon name="x-lg" /><span
                     class="visually-hidden">{{ __('Fold away') }}</span></button>
             </div>
-            @include('bench.bench',
-                ['label' => __('Your canvas'), 'lead' => false, 'files' => '/seat/'.$seat->id.'/work/CANVAS.FORMAT',
-                'home' => route('seat.home', $seat)])
+            {{ App\Http\SameForAll::view('bench.bench', ['label' => __('Your canvas'), 'lead' => false],
+                ['files' => '/seat/'.$seat->id.'/work/CANVAS.FORMAT', 'home' => route('seat.home', $seat)]) }}
         </main>
         <aside id="lead-side" class="lead-side" aria-label="{{ __('Teacher’s page') }}" hidden>
             <div class="lead-side-head"><b>{{ __('Teacher’s page') }}</b><button id="lead-away"

@@ -19,6 +19,9 @@ final class SettingTest extends TestCase
         'CRAG_WATCH_FROM',
         'CRAG_TEACHERS',
         'CRAG_ZONE',
+        'CRAG_DECIMAL',
+        'CRAG_MONEY',
+        'CRAG_KEEPERS',
         'CRAG_DATA',
         'CRAG_RUN_DIR',
     ];
@@ -50,6 +53,8 @@ final class SettingTest extends TestCase
         self::assertStringEndsWith('/storage/data', Setting::data());
         self::assertStringEndsWith('/storage/run/serve-8000', Setting::run(8000));
         self::assertContains(Setting::zone(), timezone_identifiers_list());
+        self::assertSame(['point', '£'], [Setting::decimal(), Setting::money()]);
+        self::assertNull(Setting::keepers());
     }
 
     public function test_what_is_set_holds(): void
@@ -58,7 +63,12 @@ final class SettingTest extends TestCase
         putenv('CRAG_PROXIES=10.0.0.0/8, fd00::/8  192.168.1.7');
         putenv('CRAG_TEACHERS=invitation');
         putenv('CRAG_ZONE=Europe/Helsinki');
+        putenv('CRAG_DECIMAL=comma');
+        putenv('CRAG_MONEY=kr');
+        putenv('CRAG_KEEPERS=2');
+        self::assertSame(2, Setting::keepers());
         putenv('CRAG_DATA=/srv/crag/');
+        self::assertSame(['comma', 'kr'], [Setting::decimal(), Setting::money()]);
         self::assertSame('https://crag.sillbeck.example:8443', Setting::url());
         self::assertSame(['10.0.0.0/8', 'fd00::/8', '192.168.1.7'], Setting::proxies());
         self::assertSame('invitation', Setting::teachers());
@@ -74,6 +84,11 @@ final class SettingTest extends TestCase
     #[TestWith(['CRAG_WATCH_FROM', '10.0.0.1;allow all', 'watchers'])]
     #[TestWith(['CRAG_TEACHERS', 'everyone', 'teachers'])]
     #[TestWith(['CRAG_ZONE', 'Sillbeck/Hall', 'zone'])]
+    #[TestWith(['CRAG_DECIMAL', ',', 'decimal'])]
+    #[TestWith(['CRAG_MONEY', 'doubloons', 'money'])]
+    #[TestWith(['CRAG_MONEY', '5', 'money'])]
+    #[TestWith(['CRAG_KEEPERS', '0', 'keepers'])]
+    #[TestWith(['CRAG_KEEPERS', 'many', 'keepers'])]
     public function test_what_cannot_hold_is_said_with_its_name_before_anything_starts(
         string $name,
         string $value,

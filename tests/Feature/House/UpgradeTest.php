@@ -26,16 +26,19 @@ final class UpgradeTest extends CragTestCase
 {
     private string $folder;
 
+    private string $usual;
+
     protected function setUp(): void
     {
         parent::setUp();
+        $this->usual = config()->string('database.default');
         $this->folder = sys_get_temp_dir().'/crag-upgrade-'.getmypid();
         File::ensureDirectoryExists($this->folder);
     }
 
     protected function tearDown(): void
     {
-        config(['database.default' => 'sqlite']);
+        config(['database.default' => $this->usual]);
         DB::purge('earlier');
         File::deleteDirectory($this->folder);
         parent::tearDown();

@@ -14,6 +14,7 @@ final class WipeTest extends CragTestCase
 {
     public function test_a_name_is_in_no_byte_of_the_files_after_a_quiet_moment(): void
     {
+        $usual = config()->string('database.default');
         $file = config()->string('crag.data').'/wipe.sqlite';
         File::put($file, '');
         config([
@@ -40,7 +41,7 @@ final class WipeTest extends CragTestCase
             self::assertFileDoesNotExist(config()->string('crag.data').'/to-rewrite');
             self::assertSame(266, DB::table('people')->count());
         } finally {
-            config(['database.default' => 'sqlite']);
+            config(['database.default' => $usual]);
             DB::purge('wipe');
         }
     }

@@ -10,6 +10,10 @@ use App\Models\Canvas;
 use App\Models\HeldFolder;
 use App\Models\LoggedOperation;
 use Crag\Prompt\Backdrop\Backdrop;
+use Crag\Reading\Point;
+use Crag\Reading\Reader;
+use Crag\Reading\Reading;
+use Crag\Reading\Work;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -210,6 +214,10 @@ final class CoachTest extends OneStudentTestCase
             'text' => 'The Pivot holds it',
         ];
         $this->append(['kind' => 'add', 'body' => ['object' => $text]]);
+        // Working from top to bottom, whichever line was typed first.
+        foreach ([300 => '3x = 240', 200 => '3x + 60 = 300', 400 => 'x = 60'] as $y => $line) {
+            $this->append(['kind' => 'add', 'body' => ['object' => ['y' => $y, 'text' => $line] + $text]]);
+        }
         $this->append(['kind' => 'answer', 'body' => ['question' => 'force', 'value' => '720 N']]);
         $told = $this->asTeacher()
             ->get("/desk/{$this->session->id}/canvas/{$this->canvas->id}/reading")
@@ -221,10 +229,41 @@ final class CoachTest extends OneStudentTestCase
                 '“pivot” is mentioned.',
                 'Missing',
                 '720 N is not right yet.',
+                '“x = 60” doesn’t follow from “3x = 240”.',
+                'It holds for another number than the line before.',
                 '“load” isn’t mentioned.',
-                'How could you find out',
+                'Look again at the step to “x = 60”.',
             ]);
+        $told->assertSee('Show where')->assertSee('data-do="see-place"', false);
         self::assertSame(0, $this->session->messages()->count(), 'nothing goes to the student by itself');
+    }
+
+    public function test_another_reader_is_put_in_by_configuration(): void
+    {
+        $reader = new class implements Reader
+        {
+            public function name(): string
+            {
+                return 'From a colleague: it counts strokes.';
+            }
+
+            public function read(Work $work): Reading
+            {
+                return new Reading(
+                    [],
+                    [new Point('There are :n strokes.', 'They were counted.', ['n' => $work->strokes])],
+                    new Point('Which of them matter?', 'It always asks that.'),
+                );
+            }
+        };
+        config(['crag.reader' => $reader::class]);
+        $this->app->instance($reader::class, $reader);
+        $this->append($this->stroke());
+        $this->asTeacher()
+            ->get("/desk/{$this->session->id}/canvas/{$this->canvas->id}/reading")
+            ->assertOk()
+            ->assertSeeInOrder(['From a colleague', 'There are 1 strokes.', 'They were counted.', 'Which of them matter?'])
+            ->assertDontSee('Show where');
     }
 
     public function test_every_check_there_was_stands_beside_the_answers(): void

@@ -342,12 +342,29 @@ final class WatchTest extends OneStudentTestCase
         self::assertSame(0, $this->session->lineup()->count());
     }
 
-    private function ask(): void
+    public function test_answers_are_read_as_the_school_writes_numbers(): void
+    {
+        $this->ask('1,234 kN');
+        [$isaac, $token] = $this->seat($this->session, 'Isaac');
+        $this->answer($this->seat, $this->token, '1,234 kN');
+        $this->answer($isaac, $token, '1.234 N');
+        $groups = fn (): array => array_map(
+            static fn (array $group): array => [$group['written'], $group['outcome']],
+            $this->states()['answers'],
+        );
+        // With a point, a comma before three figures parts thousands.
+        self::assertSame([['1,234 kN', 'right'], ['1.234 N', 'wrong']], $groups());
+        config(['crag.decimal' => 'comma']);
+        self::assertSame([['1,234 kN', 'right']], $groups());
+        self::assertSame('1,234 kN', $this->prompt->refresh()->value()->questions[0]->toArray()['right']);
+    }
+
+    private function ask(string $right = '240 N m'): void
     {
         $this->prompt->update([
             'details' => [
                 'questions' => [
-                    ['id' => 'q1', 'kind' => 'number', 'words' => 'M?', 'spot' => null, 'right' => '240 N m'],
+                    ['id' => 'q1', 'kind' => 'number', 'words' => 'M?', 'spot' => null, 'right' => $right],
                 ],
             ],
         ]);

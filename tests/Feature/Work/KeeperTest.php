@@ -247,10 +247,14 @@ final class KeeperTest extends CragTestCase
         [$broken] = $this->seat($session, 'Tamsin');
         [$seat] = $this->seat($session, 'Mate');
         DB::table('seats')->where('id', $broken->id)->update(['pens' => '{"down":']);
-        DB::statement(
-            "create temp trigger broken before insert on operations when new.seat_id = '{$broken->id}'".
-            " begin select raise(abort, 'broken'); end",
-        );
+        if (DB::connection()->getDriverName() === 'sqlite') {
+            DB::statement(
+                "create temp trigger broken before insert on operations when new.seat_id = '{$broken->id}'".
+                " begin select raise(abort, 'broken'); end",
+            );
+        } else {
+            DB::statement("alter table operations add constraint broken check (seat_id <> '{$broken->id}')");
+        }
         $this->published->messages = [];
         self::assertSame(1, $this->keep(
             $this->delivery($broken, 'one', $this->stroke()),

@@ -27,6 +27,22 @@ final class Footprint
     /** The line that was drawn, by hand or as a shape; null for what is no line. */
     public static function trace(PlacedObject $placed): ?Trace
     {
+        $points = array_map(
+            static fn (array $point): array => [
+                (int) round($point[0] * Paper::TENTHS),
+                (int) round($point[1] * Paper::TENTHS),
+                0,
+                0,
+            ],
+            self::points($placed),
+        );
+
+        return $points === [] ? null : Trace::of($points);
+    }
+
+    /** @return list<array{float, float}> the places along that line, in units; none for what is no line */
+    public static function points(PlacedObject $placed): array
+    {
         $object = $placed->object;
         $points = match (true) {
             $object instanceof Stroke => array_map(
@@ -46,14 +62,7 @@ final class Footprint
             default => [],
         };
 
-        return $points === [] ? null : Trace::of(array_map(
-            static function (array $point) use ($placed): array {
-                [$x, $y] = self::moved($placed, $point);
-
-                return [(int) round($x * Paper::TENTHS), (int) round($y * Paper::TENTHS), 0, 0];
-            },
-            $points,
-        ));
+        return array_map(static fn (array $point): array => self::moved($placed, $point), $points);
     }
 
     /** @return list<array{float, float}> */

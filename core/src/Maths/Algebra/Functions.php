@@ -17,6 +17,11 @@ final class Functions
     /** The largest number whose factorial is worked out. */
     private const LARGEST_FACTORIAL = 200;
 
+    /** Logarithms with no larger denominator, and between no larger numbers, are exact. */
+    private const LARGEST_ROOT = 6;
+
+    private const LARGEST_LOG = 300;
+
     /** Of sines, by twelfths of π from 0 to π/2: the radicands and factors of a sum of roots. */
     private const SINES = [
         0 => [],
@@ -43,9 +48,9 @@ final class Functions
             'acos' => self::pi('1/2')->minus(self::arcsine($of)),
             'atan' => self::arctangent($of),
             'abs' => $of->compareTo(Value::number(0)) < 0 ? $of->negated() : $of,
-            'log' => self::logarithm($of),
-            'ln' => $of->equals(Value::number(1)) ? Value::number(0) : self::about(log(self::positive($of))),
-            'exp' => $of->equals(Value::number(0)) ? Value::number(1) : self::about(exp($of->approximated()->toFloat())),
+            'log' => self::logarithm($of, Value::number(10)),
+            'ln' => self::logarithm($of, Value::letter('e')),
+            'exp' => self::exponential($of),
             default => throw UnreadableMaths::word($name),
         };
     }
@@ -138,19 +143,52 @@ final class Functions
         return self::about(atan($of->approximated()->toFloat()));
     }
 
-    /** To the base of ten. */
-    private static function logarithm(Value $of): Value
+    /**
+     * Exactly where it is a fraction with a small denominator: log₄ 8 = 3/2.
+     *
+     * @throws UnreadableMaths where there is none
+     */
+    public static function logarithm(Value $of, Value $base): Value
     {
-        $number = $of->rational();
-        if ($number !== null && $number->getSign() > 0) {
-            $log = (int) round(log10($number->toFloat()));
-            $power = BigRational::of(10)->power(min(300, abs($log)));
-            if ($number->isEqualTo($log < 0 ? $power->reciprocal() : $power)) {
-                return Value::number($log);
+        if ($of->hasLetters() || $base->hasLetters()) {
+            throw UnreadableMaths::word('log');
+        }
+        $foot = log(self::positive($base));
+        if (abs($foot) < 1e-12) {
+            throw UnreadableMaths::undefined();
+        }
+        $log = log(self::positive($of)) / $foot;
+        foreach (range(1, self::LARGEST_ROOT) as $denominator) {
+            $numerator = (int) round($log * $denominator);
+            if (
+                abs($numerator) <= self::LARGEST_LOG &&
+                abs($log * $denominator - $numerator) < 1e-9 &&
+                self::isPower($of, $denominator, $base, $numerator)
+            ) {
+                return Value::number(BigRational::nd($numerator, $denominator));
             }
         }
 
-        return self::about(log10(self::positive($of)));
+        return self::about($log);
+    }
+
+    /** Whether one to a power is another to another power. */
+    private static function isPower(Value $one, int $power, Value $other, int $otherPower): bool
+    {
+        try {
+            return $one->power(Value::number($power))->equals($other->power(Value::number($otherPower)));
+        } catch (UnreadableMaths) {
+            return false;
+        }
+    }
+
+    private static function exponential(Value $of): Value
+    {
+        try {
+            return Value::letter('e')->power($of);
+        } catch (UnreadableMaths) {
+            return self::about(exp($of->approximated()->toFloat()));
+        }
     }
 
     private static function positive(Value $of): float

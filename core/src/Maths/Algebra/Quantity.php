@@ -27,10 +27,10 @@ final readonly class Quantity
     private static function compound(string $typed): ?self
     {
         $text = Digits::plain(mb_scrub($typed));
-        if (preg_match('/^\s*[-−]?(?:\d+(?:[.,]\d+)?\s*(?:\p{L}+|[£€$])\s*(?:and\s+)?){2,4}$/u', $text) !== 1) {
+        if (preg_match('/^\s*[-−]?(?:\d+(?:[.,]\d+)?\s*(?:\p{L}+|[£€$¤])\s*(?:and\s+)?){2,4}$/u', $text) !== 1) {
             return null;
         }
-        preg_match_all('/([-−]?\d+(?:[.,]\d+)?)\s*(\p{L}+|[£€$])/u', $text, $found, PREG_SET_ORDER);
+        preg_match_all('/([-−]?\d+(?:[.,]\d+)?)\s*(\p{L}+|[£€$¤])/u', $text, $found, PREG_SET_ORDER);
         try {
             $parts = array_map(static fn (array $one): self => self::single("{$one[1]} {$one[2]}"), $found);
         } catch (UnreadableMaths) {
@@ -82,12 +82,12 @@ final readonly class Quantity
             [' $1', '', '*'],
             Lexer::inRadians(Digits::plain(mb_scrub($typed))),
         );
-        if (preg_match('/^\s*(-?)\s*([£€$])\s*(.*)$/us', $text, $found) === 1) {
+        if (preg_match('/^\s*(-?)\s*([£€$¤])\s*(.*)$/us', $text, $found) === 1) {
             return [$found[1].$found[3], $found[2]];
         }
         // The unit begins with the first letter that is no part of the number.
         $inNumber =
-            '(?:[^\p{L}°£€$\\\\]|\\\\(?!%)[A-Za-z]+|\\\\.|π|pi(?![\p{L}])|sqrt|cbrt|root|(?:arc|a)?(?:sin|cos|tan)(?!\p{L})|(?:ln|log|exp|abs)(?!\p{L})|(?<=\d)[eE](?=[-+−]?\d))';
+            '(?:[^\p{L}°£€$¤\\\\]|\\\\(?!%)[A-Za-z]+|\\\\.|π|pi(?![\p{L}])|sqrt|cbrt|root|(?:arc|a)?(?:sin|cos|tan)(?!\p{L})|(?:ln|log|exp|abs)(?!\p{L})|(?<!\p{L})e(?!\p{L})|(?<=\d)[eE](?=[-+−]?\d))';
         if (preg_match('/^('.$inNumber.'*)(.*)$/us', $text, $found) !== 1 || trim($found[1]) === '') {
             return [$text, ''];
         }

@@ -8,12 +8,14 @@ use Brick\Math\BigRational;
 use Crag\Maths\Parsing\UnreadableMaths;
 
 /**
- * A rational number times powers of letters and roots of primes. π is a letter here: no sum of its powers with rational
- * factors is zero, so it may be treated as one (Lindemann 1882).
+ * A rational number times powers of letters and roots of primes. π and e are letters here: no sum of the powers of one
+ * of them with rational factors is zero, so they may be treated as such (Lindemann 1882, Hermite 1873).
  */
 final readonly class Term
 {
     private const NEAR = '≈';
+
+    private const TRANSCENDENTAL = ['π', 'e'];
 
     /**
      * @param  array<string, array{int, int}>  $powers  by letter, or "√p" for a prime p, in order: above and below the
@@ -77,7 +79,7 @@ final readonly class Term
         return $this->powers === [];
     }
 
-    /** Whether a letter other than π is in it. */
+    /** Whether a letter other than π and e is in it. */
     public function hasLetters(): bool
     {
         foreach ($this->powers as $name => $power) {
@@ -119,10 +121,16 @@ final readonly class Term
         return self::of(BigRational::one(), $powers);
     }
 
-    /** Whether it stands for a number: π, the root of a prime, or one that is known to fourteen figures. */
+    /** Whether it stands for a number: π, e, the root of a prime, or one that is known to fourteen figures. */
     public static function isConstant(string $name): bool
     {
-        return $name === 'π' || self::isRoot($name) || self::isNear($name);
+        return in_array($name, self::TRANSCENDENTAL, true) || self::isRoot($name) || self::isNear($name);
+    }
+
+    /** Whether it is no root of anything, so that it stays under a fraction line. */
+    public function isTranscendental(): bool
+    {
+        return array_intersect(array_keys($this->powers), self::TRANSCENDENTAL) !== [];
     }
 
     /** A number that is known to fourteen figures: they are its name. */

@@ -9,7 +9,8 @@ use Crag\Maths\Parsing\UnreadableMaths;
 
 /**
  * A unit as it was written: how many base units it makes, and of what. The SI's units and prefixes (SI Brochure, 9th
- * edition, tables 2, 4, 7 and 8), hours and minutes, litres, tonnes, degrees, and three currencies.
+ * edition, tables 2, 4, 7 and 8), hours and minutes, litres, tonnes, degrees, three currencies, and ¤ for
+ * the school's own ({@see Notation}).
  */
 final readonly class Unit
 {
@@ -78,6 +79,7 @@ final readonly class Unit
         'p' => ['1/100', ['£' => 1], false],
         '€' => ['1', ['€' => 1], false],
         '$' => ['1', ['$' => 1], false],
+        '¤' => ['1', ['¤' => 1], false],
     ];
 
     private const WORDS = [
@@ -157,7 +159,7 @@ final readonly class Unit
         $numerator = 1;
         $isBracketed = false;
         $pattern =
-            '/\G\s*(?:(?<slash>\/|per\b)|(?<times>[*·⋅×.])|(?<bracket>[()])|(?<unit>°C|[°£€$]|\p{L}+)(?:\^?(?<power>-?\d+))?)/u';
+            '/\G\s*(?:(?<slash>\/|per\b)|(?<times>[*·⋅×.])|(?<bracket>[()])|(?<unit>°C|[°£€$¤]|\p{L}+)(?:\^?(?<power>-?\d+))?)/u';
         for ($at = 0; $at < strlen($text); $at += strlen((string) $found[0])) {
             if (preg_match($pattern, $text, $found, PREG_UNMATCHED_AS_NULL, $at) !== 1) {
                 throw UnreadableMaths::unit(trim($typed));

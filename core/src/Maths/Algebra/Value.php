@@ -16,7 +16,10 @@ final readonly class Value
     /** Decimal places to which what is not rational is worked out where it must be compared or written. */
     private const PLACES = 40;
 
-    private const PI = '3.14159265358979323846264338327950288419716939937510582097494459';
+    private const CONSTANTS = [
+        'π' => '3.14159265358979323846264338327950288419716939937510582097494459',
+        'e' => '2.71828182845904523536028747135266249775724709369995957496696763',
+    ];
 
     /** What is known to fourteen figures differs by less where it is the same. */
     private const NOTHING = 1e-11;
@@ -99,7 +102,7 @@ final readonly class Value
             throw UnreadableMaths::divisionByZero();
         }
         $single = $denominator->single();
-        if ($single !== null && ! $single->hasLetters() && ! isset($single->powers['π'])) {
+        if ($single !== null && ! $single->hasLetters() && ! $single->isTranscendental()) {
             return new self(
                 $numerator->multipliedBy(Terms::of($single->reciprocal())),
                 Terms::number(BigRational::one()),
@@ -305,7 +308,7 @@ final readonly class Value
             $product = $term->factor;
             foreach ($term->powers as $name => [$numerator, $denominator]) {
                 $base = match (true) {
-                    $name === 'π' => BigRational::of(self::PI),
+                    isset(self::CONSTANTS[$name]) => BigRational::of(self::CONSTANTS[$name]),
                     Term::isConstant($name) => BigRational::of(Term::figures($name)),
                     default => throw UnreadableMaths::letters($name),
                 };

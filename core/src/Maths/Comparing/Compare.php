@@ -6,6 +6,8 @@ namespace Crag\Maths\Comparing;
 
 use Crag\Maths\Algebra\Quantity;
 use Crag\Maths\Algebra\Value;
+use Crag\Maths\Calendar\CalendarDate;
+use Crag\Maths\Calendar\TimeOfDay;
 use Crag\Maths\Parsing\MathsParser;
 use Crag\Maths\Parsing\Node;
 use Crag\Maths\Parsing\NodeKind;
@@ -17,7 +19,7 @@ use Crag\Maths\Structured\StructureKind;
 final class Compare
 {
     /**
-     * A number, with a unit where the right answer has one.
+     * A number, with a unit where the right answer has one; or a time of day, or a date, where that is one.
      *
      * @param  bool  $ownUnit  whether the unit must be the right answer's, not only one that measures the same
      *
@@ -30,6 +32,10 @@ final class Compare
         Form $form,
         bool $ownUnit = false,
     ): Verdict {
+        $moment = TimeOfDay::key($right) ?? CalendarDate::key($right);
+        if ($moment !== null) {
+            return $moment->compare($given);
+        }
         $right = Quantity::read($right);
         try {
             $given = Quantity::read($given);
@@ -57,7 +63,7 @@ final class Compare
             $ownUnit && ! $given->unit->is($right->unit) => Verdict::otherForm(
                 "Give your answer in {$right->unit->text}.",
             ),
-            ! $form->isMet($given->node) => self::wanted($form),
+            ! $form->isMet($given->node) => Verdict::otherForm($form->wanted()),
             default => Verdict::right(),
         };
     }
@@ -75,7 +81,10 @@ final class Compare
             return Structured::compare($structure, $right, $given, $form);
         }
         [$rightOne, $rightTwo] = self::sides($right);
-        [$rightOneValue, $rightTwoValue] = [$rightOne?->value(), $rightTwo->value()];
+        // A right answer that cannot be worked out is the teacher's to put right.
+        foreach (array_filter([$rightOne, $rightTwo]) as $side) {
+            self::areEqual($side, $side);
+        }
         try {
             [$one, $two] = self::sides($given);
             if ($one?->is(NodeKind::Letter) === true && $rightOne === null) {
@@ -88,18 +97,48 @@ final class Compare
                 );
             }
             $equal =
-                $one === null || $rightOneValue === null
-                    ? $two->value()->equals($rightTwoValue)
-                    : $one->value()->minus($two->value())->isMultipleOf($rightOneValue->minus($rightTwoValue));
+                $one === null || $rightOne === null
+                    ? self::areEqual($rightTwo, $two)
+                    : self::areMultiples([$rightOne, $rightTwo], [$one, $two]);
         } catch (UnreadableMaths $problem) {
             return Verdict::unreadable($problem->getMessage());
         }
 
         return match (true) {
             ! $equal => Verdict::wrong(),
-            ! $form->isMet($two) || ($one !== null && ! $form->isMet($one)) => self::wanted($form),
+            ! $form->isMet($two) || ($one !== null && ! $form->isMet($one)) => Verdict::otherForm($form->wanted()),
             default => Verdict::right(),
         };
+    }
+
+    /**
+     * Whether two expressions are worth the same for all values of their letters.
+     *
+     * @throws UnreadableMaths
+     */
+    public static function areEqual(Node $right, Node $given): bool
+    {
+        return Sampled::isNeeded($right, $given)
+            ? (Sampled::areEqual($right, $given) ?? throw UnreadableMaths::undefined())
+            : $given->value()->equals($right->value());
+    }
+
+    /**
+     * Whether one equation is a multiple of the other.
+     *
+     * @param  array{Node, Node}  $right
+     * @param  array{Node, Node}  $given
+     *
+     * @throws UnreadableMaths
+     */
+    public static function areMultiples(array $right, array $given): bool
+    {
+        if (Sampled::isNeeded(...$right, ...$given)) {
+            return Sampled::areMultiples($given, $right) ?? throw UnreadableMaths::undefined();
+        }
+
+        return $given[0]->value()->minus($given[1]->value())
+            ->isMultipleOf($right[0]->value()->minus($right[1]->value()));
     }
 
     /** Whether two typed numbers say the same: the same value in units that measure the same, or both without one. */
@@ -107,6 +146,14 @@ final class Compare
     {
         if (self::close($one) === self::close($other)) {
             return true;
+        }
+        [$moment, $then] = [TimeOfDay::key($one), TimeOfDay::key($other)];
+        if ($moment !== null && $then !== null) {
+            return $moment->is($then);
+        }
+        [$day, $date] = [CalendarDate::key($one), CalendarDate::key($other)];
+        if ($day !== null && $date !== null) {
+            return $day->is($date);
         }
         try {
             [$first, $second] = [Quantity::read($one), Quantity::read($other)];
@@ -172,12 +219,5 @@ final class Compare
 
         return $numeral?->goesOn === true &&
             Tolerance::of('within', '0.'.str_repeat('0', max(0, $numeral->places - 1)).'1')->allows($right, $given);
-    }
-
-    private static function wanted(Form $form): Verdict
-    {
-        $digits = $form->kind->hasDigits() ? " ({$form->digits})" : '';
-
-        return Verdict::otherForm("It is asked for {$form->kind->word()}{$digits}.");
     }
 }

@@ -54,6 +54,20 @@ final readonly class Form
         };
     }
 
+    /** What is said to whoever wrote it in another form. */
+    public function wanted(): string
+    {
+        return match ($this->kind) {
+            FormKind::Figures => $this->digits === 1
+                ? 'Give your answer to 1 significant figure.'
+                : "Give your answer to {$this->digits} significant figures.",
+            FormKind::Places => $this->digits === 1
+                ? 'Give your answer to 1 decimal place.'
+                : "Give your answer to {$this->digits} decimal places.",
+            default => "Give your answer {$this->kind->word()}.",
+        };
+    }
+
     /** What the right answer is in this form, where the form rounds it; otherwise the answer itself. */
     public function rounded(BigRational $exact): BigRational
     {

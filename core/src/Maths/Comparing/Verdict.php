@@ -41,6 +41,12 @@ final readonly class Verdict
         return new self(Outcome::Unreadable, 'This answer can’t be read.', $fault);
     }
 
+    /** @param  callable(string): string  $words  how it is said to whoever answered */
+    public function told(callable $words): self
+    {
+        return new self($this->outcome, $words($this->why), $this->fault);
+    }
+
     /** @return array{outcome: string, why: string} */
     public function toArray(): array
     {

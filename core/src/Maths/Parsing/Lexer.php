@@ -81,10 +81,12 @@ final class Lexer
 
     /** By what it makes of them. */
     private const PATTERNS = [
-        // Groups of three after a comma or a narrow space; otherwise, and always after a leading zero, a comma is a
-        // decimal point.
+        // log₂ 8, log_2 8, log_{2} 8: a logarithm with its base.
+        'based' => '(?:\\\\log\s*_\s*(?=\d)\d|\\\\?log\s*_\s*(?:\{[^{}]+\}|\([^()]+\)|\d+|\p{L})|\\\\?log[₀₁₂₃₄₅₆₇₈₉]+)',
         // 0.(3) and 0.1(6); dots over the first and the last digit that come again; a line over all of them.
         'recurring' => '\d*[.,]\d*(?:\(\d+\)|\d[\x{307}\x{305}](?:\d*\d[\x{307}]|(?:\d[\x{305}])*))',
+        // Groups of three after a comma or a narrow space; otherwise, and always after a leading zero, a comma is a
+        // decimal point.
         'grouped' => '[1-9]\d{0,2}(?:[,\x{A0}\x{2009}\x{202F}]\d{3})+(?!\d)(?:\.\d+)?',
         'spaced' => '[1-9]\d{0,2}(?: \d{3})+(?![\d\/ ]*\/)(?!\d)(?:\.\d+)?',
         'number' => '\d+(?:[.,]\d+)?|[.]\d+',
@@ -120,7 +122,7 @@ final class Lexer
         $tokens = [];
         for ($at = 0; $at < strlen($text);) {
             preg_match(
-                '/\G(?<space>\s*)(?:(?<word>pi|sqrt|cbrt|root|(?:(?:arc|a)?(?:sin|cos|tan)|ln|log|exp|mod|abs|or|and)(?![\p{L}_]))|'.
+                '/\G(?<space>\s*)(?:(?<word>pi|sqrt|cbrt|root|(?:(?:arc|a)?(?:sin|cos|tan)|ln|log|exp|mod|abs|or|and)(?![\p{L}_₀₁₂₃₄₅₆₇₈₉]))|'.
                     $any.
                     ')/u',
                 $text,
@@ -164,6 +166,7 @@ final class Lexer
             }
 
             return match ($name) {
+                'based' => new Token('based', self::base($text), $space),
                 'recurring' => new Token('recurring', str_replace(',', '.', $text), $space),
                 'grouped', 'spaced' => new Token('number', (string) preg_replace('/[^\d.]/u', '', $text), $space),
                 'number' => new Token('number', str_replace(',', '.', $text), $space),
@@ -175,6 +178,14 @@ final class Lexer
             };
         }
         throw UnreadableMaths::sign($found[0] ?? '');
+    }
+
+    /** What stands small behind "log". */
+    private static function base(string $text): string
+    {
+        $small = (string) preg_replace('/^\\\\?log\s*_?\s*/u', '', $text);
+
+        return strtr(trim($small, '{}()'), array_combine(mb_str_split('₀₁₂₃₄₅₆₇₈₉'), range('0', '9')));
     }
 
     private static function command(string $name, bool $space): Token

@@ -93,7 +93,7 @@ final class MathsParser
             } elseif ($this->take('*') !== null) {
                 $node = self::times($node, $this->factor());
             } elseif (
-                $this->nextIs('letter', 'command', '(', '[', '{', '√') ||
+                $this->nextIs('letter', 'command', 'based', '(', '[', '{', '√') ||
                 ($this->nextIs('number') && self::endsIn($node, NodeKind::Factorial))
             ) {
                 $node = self::times($node, $this->power());
@@ -166,6 +166,7 @@ final class MathsParser
             '(', '[', '{' => $this->inBrackets($token->kind),
             '√' => Node::root(2, $this->primary()),
             'command' => $this->command($token),
+            'based' => $this->function('log', self::expression($token->text)),
             default => throw UnreadableMaths::expected('a number or a letter', $token->text),
         };
     }
@@ -308,7 +309,7 @@ final class MathsParser
     }
 
     /** sin(x), sin 2x, sin² x: without brackets what is multiplied without a sign belongs to it. */
-    private function function(string $name): Node
+    private function function(string $name, ?Node $base = null): Node
     {
         $raised = $this->take('raised');
         if ($raised?->text === '-1' && in_array($name, ['sin', 'cos', 'tan'], true)) {
@@ -323,7 +324,7 @@ final class MathsParser
                 $of = self::times($of, $this->power());
             }
         }
-        $called = Node::called($name, $of);
+        $called = $base === null ? Node::called($name, $of) : Node::logarithm($of, $base);
 
         return $raised === null ? $called : Node::of(NodeKind::Power, $called, self::whole($raised->text));
     }

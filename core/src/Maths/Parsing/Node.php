@@ -49,6 +49,11 @@ final readonly class Node
         return new self(NodeKind::Called, [$of], letter: $function);
     }
 
+    public static function logarithm(self $of, self $base): self
+    {
+        return new self(NodeKind::Logarithm, [$of, $base]);
+    }
+
     /**
      * @param  array<string, Value>  $letters  what letters stand for; others stay letters
      *
@@ -69,6 +74,7 @@ final readonly class Node
             NodeKind::Root => $parts[0]->root($this->order),
             NodeKind::Percent => $parts[0]->multipliedBy(Value::number(BigRational::nd(1, 100))),
             NodeKind::Called => Functions::of($this->letter, $parts[0]),
+            NodeKind::Logarithm => Functions::logarithm($parts[0], $parts[1]),
             NodeKind::Factorial => Functions::factorial($parts[0]),
             NodeKind::Binomial => Functions::binomial($parts[0], $parts[1]),
         };

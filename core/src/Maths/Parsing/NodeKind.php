@@ -20,6 +20,8 @@ enum NodeKind
     case Percent;
     /** A function of its part: sin, ln, abs … its name is the node's letter. */
     case Called;
+    /** Of its first part, to the base of its second. */
+    case Logarithm;
     case Factorial;
     case Binomial;
 }

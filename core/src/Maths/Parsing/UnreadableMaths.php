@@ -9,6 +9,12 @@ use DomainException;
 /** Something typed that cannot be read as a number or an expression; the sentence is for the person who typed it. */
 final class UnreadableMaths extends DomainException
 {
+    /** What another way of writing says of itself. */
+    public static function because(string $sentence): self
+    {
+        return new self($sentence);
+    }
+
     public static function nothing(): self
     {
         return new self('There’s nothing to read.');

@@ -40,6 +40,7 @@ final class NumberAt
             NodeKind::Percent => $parts[0] / 100,
             // Nobody plots them.
             NodeKind::Factorial, NodeKind::Binomial => null,
+            NodeKind::Logarithm => self::logarithm($parts[0], $parts[1]),
             NodeKind::Called => self::called($node->letter, $parts[0], $inDegrees ? M_PI / 180 : 1),
         };
 
@@ -63,6 +64,11 @@ final class NumberAt
             'abs' => abs($of),
             default => null,
         };
+    }
+
+    private static function logarithm(float $of, float $base): ?float
+    {
+        return $of <= 0 || $base <= 0 || abs(log($base)) < 1e-12 ? null : log($of) / log($base);
     }
 
     private static function power(float $base, float $exponent): ?float

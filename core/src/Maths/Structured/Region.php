@@ -81,7 +81,13 @@ final readonly class Region
             );
     }
 
-    private function hasLetterOf(self $other): bool
+    /** Whether it is known number by number, and not as inequalities alone. */
+    public function isLinear(): bool
+    {
+        return $this->letter !== '' && $this->differences === [];
+    }
+
+    public function hasLetterOf(self $other): bool
     {
         return $this->letter === $other->letter || $this->letter === '' || $other->letter === '';
     }

@@ -57,7 +57,7 @@ final class Structured
         }
         foreach ($found as $entry) {
             if (! $form->isMet($entry->node)) {
-                return Verdict::otherForm("It is asked for {$form->kind->word()}.");
+                return Verdict::otherForm($form->wanted());
             }
         }
 

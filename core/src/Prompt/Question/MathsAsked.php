@@ -9,21 +9,48 @@ use Crag\Json\UnreadableFields;
 use Crag\Maths\Comparing\Compare;
 use Crag\Maths\Comparing\Form;
 use Crag\Maths\Comparing\Verdict;
+use Crag\Maths\Parsing\Notation;
 use Crag\Prompt\Values\Draw;
 
 /** An expression or an equation with letters. An answer is what was typed. */
-final readonly class MathsAsked implements Asked
+final readonly class MathsAsked implements Asked, ByHand, ReadsNotation
 {
     use TypedAnswer;
 
-    private function __construct(private string $right, private Form $form)
-    {
+    /** @param  bool  $isDrawn  whether values were put into the right answer */
+    private function __construct(
+        private string $right,
+        private Form $form,
+        private Notation $notation,
+        private bool $isByHand,
+        private bool $isDrawn = false,
+    ) {
     }
 
     /** @throws UnreadableFields */
     public static function of(Fields $fields): self
     {
-        return new self(trim($fields->text('right', Question::LONGEST_ANSWER)), NumberAsked::form($fields));
+        return new self(
+            trim($fields->text('right', Question::LONGEST_ANSWER)),
+            NumberAsked::form($fields),
+            Notation::usual(),
+            $fields->flag('by_hand'),
+        );
+    }
+
+    public function inNotation(Notation $notation): self
+    {
+        return new self($this->right, $this->form, $notation, $this->isByHand, $this->isDrawn);
+    }
+
+    public function isByHand(): bool
+    {
+        return $this->isByHand;
+    }
+
+    public function forStudent(string $seed): array
+    {
+        return $this->isByHand ? ['by_hand' => true] : [];
     }
 
     public function kind(): QuestionKind
@@ -33,7 +60,8 @@ final readonly class MathsAsked implements Asked
 
     public function toArray(): array
     {
-        return ['right' => $this->right, 'form' => $this->form->toArray()];
+        return ['right' => $this->right, 'form' => $this->form->toArray()] +
+            ($this->isByHand ? ['by_hand' => true] : []);
     }
 
     public function texts(): array
@@ -43,7 +71,9 @@ final readonly class MathsAsked implements Asked
 
     public function filled(Draw $draw): self
     {
-        return new self($draw->fill($this->right), $this->form);
+        $right = $draw->fill($this->right);
+
+        return new self($right, $this->form, $this->notation, $this->isByHand, $right !== $this->right);
     }
 
     public function hasKey(): bool
@@ -58,11 +88,18 @@ final readonly class MathsAsked implements Asked
 
     public function isSame(mixed $one, mixed $other): bool
     {
-        return Compare::areSameExpressions($this->written($one), $this->written($other));
+        return Compare::areSameExpressions(
+            $this->notation->plain($this->written($one)),
+            $this->notation->plain($this->written($other)),
+        );
     }
 
     public function compare(mixed $answer): Verdict
     {
-        return Compare::expressions($this->right, $this->written($answer), $this->form);
+        return Compare::expressions(
+            $this->notation->plain($this->right, $this->isDrawn),
+            $this->notation->plain($this->written($answer)),
+            $this->form,
+        )->told($this->notation->said(...));
     }
 }

@@ -11,19 +11,24 @@ use Crag\Maths\Comparing\Form;
 use Crag\Maths\Comparing\FormKind;
 use Crag\Maths\Comparing\Tolerance;
 use Crag\Maths\Comparing\Verdict;
+use Crag\Maths\Parsing\Notation;
 use Crag\Maths\Parsing\UnreadableMaths;
 use Crag\Prompt\Values\Draw;
 
 /** A number, with a unit or without. An answer is what was typed. */
-final readonly class NumberAsked implements Asked
+final readonly class NumberAsked implements Asked, ByHand, ReadsNotation
 {
     use TypedAnswer;
 
+    /** @param  bool  $isDrawn  whether values were put into the right answer */
     private function __construct(
         private string $right,
         private Tolerance $tolerance,
         private Form $form,
         private bool $isInOwnUnit,
+        private Notation $notation,
+        private bool $isByHand,
+        private bool $isDrawn = false,
     ) {
     }
 
@@ -46,6 +51,21 @@ final readonly class NumberAsked implements Asked
             $tolerance,
             self::form($fields),
             $fields->flag('own_unit'),
+            Notation::usual(),
+            $fields->flag('by_hand'),
+        );
+    }
+
+    public function inNotation(Notation $notation): self
+    {
+        return new self(
+            $this->right,
+            $this->tolerance,
+            $this->form,
+            $this->isInOwnUnit,
+            $notation,
+            $this->isByHand,
+            $this->isDrawn,
         );
     }
 
@@ -63,6 +83,16 @@ final readonly class NumberAsked implements Asked
         );
     }
 
+    public function isByHand(): bool
+    {
+        return $this->isByHand;
+    }
+
+    public function forStudent(string $seed): array
+    {
+        return $this->isByHand ? ['by_hand' => true] : [];
+    }
+
     public function kind(): QuestionKind
     {
         return QuestionKind::Number;
@@ -75,7 +105,7 @@ final readonly class NumberAsked implements Asked
             'tolerance' => $this->tolerance->toArray(),
             'form' => $this->form->toArray(),
             'own_unit' => $this->isInOwnUnit,
-        ];
+        ] + ($this->isByHand ? ['by_hand' => true] : []);
     }
 
     public function texts(): array
@@ -85,7 +115,17 @@ final readonly class NumberAsked implements Asked
 
     public function filled(Draw $draw): self
     {
-        return new self($draw->fill($this->right), $this->tolerance, $this->form, $this->isInOwnUnit);
+        $right = $draw->fill($this->right);
+
+        return new self(
+            $right,
+            $this->tolerance,
+            $this->form,
+            $this->isInOwnUnit,
+            $this->notation,
+            $this->isByHand,
+            $right !== $this->right,
+        );
     }
 
     public function hasKey(): bool
@@ -100,17 +140,20 @@ final readonly class NumberAsked implements Asked
 
     public function isSame(mixed $one, mixed $other): bool
     {
-        return Compare::areSameNumbers($this->written($one), $this->written($other));
+        return Compare::areSameNumbers(
+            $this->notation->plain($this->written($one)),
+            $this->notation->plain($this->written($other)),
+        );
     }
 
     public function compare(mixed $answer): Verdict
     {
         return Compare::numbers(
-            $this->right,
-            $this->written($answer),
+            $this->notation->plain($this->right, $this->isDrawn),
+            $this->notation->plain($this->written($answer)),
             $this->tolerance,
             $this->form,
             $this->isInOwnUnit,
-        );
+        )->told($this->notation->said(...));
     }
 }

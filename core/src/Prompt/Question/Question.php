@@ -7,6 +7,7 @@ namespace Crag\Prompt\Question;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
 use Crag\Maths\Comparing\Verdict;
+use Crag\Maths\Parsing\Notation;
 use Crag\Maths\Parsing\UnreadableMaths;
 use Crag\Prompt\Values\Draw;
 use Throwable;
@@ -82,6 +83,14 @@ final readonly class Question
         return [$this->words, ...$this->asked->texts()];
     }
 
+    /** As a school writes numbers. */
+    public function inNotation(Notation $notation): self
+    {
+        return $this->asked instanceof ReadsNotation
+            ? new self($this->id, $this->words, $this->spot, $this->asked->inNotation($notation))
+            : $this;
+    }
+
     public function filled(Draw $draw): self
     {
         return new self($this->id, $draw->fill($this->words), $this->spot, $this->asked->filled($draw));
@@ -100,6 +109,18 @@ final readonly class Question
         } catch (Throwable $fault) {
             return Verdict::broken($fault);
         }
+    }
+
+    /** Whether it means a part of a page, and is nothing without one. */
+    public function needsPlace(): bool
+    {
+        return $this->asked->kind()->needsPlace() || $this->isByHand();
+    }
+
+    /** Whether it is answered by writing in its box. */
+    public function isByHand(): bool
+    {
+        return $this->asked instanceof ByHand && $this->asked->isByHand();
     }
 
     /** Whether anything is answered there: room to write asks for nothing. */

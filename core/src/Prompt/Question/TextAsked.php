@@ -9,7 +9,10 @@ use Crag\Json\UnreadableFields;
 use Crag\Maths\Comparing\Verdict;
 use Crag\Prompt\Values\Draw;
 
-/** A few words. Any of several answers is right; how strictly they are compared is its {@see Wording}. */
+/**
+ * A few words, a chemical formula or the names of notes. Any of several answers is right; how strictly words are
+ * compared is its {@see Wording}.
+ */
 final readonly class TextAsked implements Asked
 {
     use TypedAnswer;
@@ -17,7 +20,7 @@ final readonly class TextAsked implements Asked
     private const MOST_RIGHT = 20;
 
     /** @param  list<string>  $right */
-    private function __construct(private array $right, private Wording $wording)
+    private function __construct(private array $right, private Wording $wording, private TextReading $reads)
     {
     }
 
@@ -37,7 +40,11 @@ final readonly class TextAsked implements Asked
 
         $wording = $fields->isNull('loose') ? Wording::strict() : Wording::read($fields->object('loose'));
 
-        return new self($right, $wording);
+        $reads = $fields->isNull('reads')
+            ? TextReading::Words
+            : TextReading::from($fields->oneOf('reads', array_column(TextReading::cases(), 'value')));
+
+        return new self($right, $wording, $reads);
     }
 
     public function kind(): QuestionKind
@@ -47,7 +54,9 @@ final readonly class TextAsked implements Asked
 
     public function toArray(): array
     {
-        return ['right' => $this->right] + ($this->wording->isStrict() ? [] : ['loose' => $this->wording->toArray()]);
+        return ['right' => $this->right] +
+            ($this->wording->isStrict() ? [] : ['loose' => $this->wording->toArray()]) +
+            ($this->reads === TextReading::Words ? [] : ['reads' => $this->reads->value]);
     }
 
     public function texts(): array
@@ -57,7 +66,7 @@ final readonly class TextAsked implements Asked
 
     public function filled(Draw $draw): self
     {
-        return new self(array_map($draw->fill(...), $this->right), $this->wording);
+        return new self(array_map($draw->fill(...), $this->right), $this->wording, $this->reads);
     }
 
     public function hasKey(): bool
@@ -72,11 +81,11 @@ final readonly class TextAsked implements Asked
 
     public function isSame(mixed $one, mixed $other): bool
     {
-        return $this->wording->isSame($this->written($one), $this->written($other));
+        return $this->reads->isSame($this->wording, $this->written($one), $this->written($other));
     }
 
     public function compare(mixed $answer): Verdict
     {
-        return $this->wording->compare($this->right, $this->written($answer));
+        return $this->reads->compare($this->right, $this->wording, $this->written($answer));
     }
 }

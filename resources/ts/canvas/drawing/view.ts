@@ -39,6 +39,8 @@ import { present } from '../../present';
 const QUICK_MS = 8;
 /** What painting an object takes, on a slow device; 0.08 ms for a stroke here (`bench canvas`). */
 const PAINTING_MS = 0.06;
+/** Of what is drawn anew in parts, so much in one frame: a hand that rubs out is never held up by a crowded page. */
+const PART_MS = 5;
 /** So long after the last movement the picture is drawn sharply again. */
 const REST_MS = 140;
 
@@ -466,7 +468,7 @@ export class View {
         this.drawWet();
     }
 
-    /** Draws with the next frame, once, where these are: of a page full of ink the rest stays as it is. */
+    /** Draws soon, once, where these are: of a page full of ink the rest stays as it is. */
     private redrawSoon(ids: string[]): void {
         const boxes = ids
             .map((id) => this.log.scene.objects.get(id))
@@ -477,19 +479,33 @@ export class View {
             return;
         }
         this.stale.push(...boxes);
-        if (this.staleFrame === 0) {
-            this.staleFrame = requestAnimationFrame(() => {
-                this.staleFrame = 0;
-                gathered(this.stale.splice(0)).forEach((box) => this.drawPart(box));
-            });
-        }
+        this.drawStaleSoon();
     }
 
-    /** Draws one part of the dry ink anew, to whole pixels, so that no seam is seen. */
-    private drawPart(box: Box): void {
-        if (this.isAsleep) {
+    /** A frame's worth of it with the next frame, the rest with those after it. */
+    private drawStaleSoon(): void {
+        if (this.staleFrame !== 0 || this.stale.length === 0) {
             return;
         }
+        this.staleFrame = requestAnimationFrame(() => {
+            this.staleFrame = 0;
+            const began = performance.now();
+            const parts = gathered(this.stale.splice(0));
+            let painting = 0;
+            while (parts.length > 0 && performance.now() - began + painting < PART_MS) {
+                painting += PAINTING_MS * this.drawPart(present(parts.shift()));
+            }
+            this.stale.push(...parts);
+            this.drawStaleSoon();
+        });
+    }
+
+    /** Draws one part of the dry ink anew, to whole pixels, so that no seam is seen. Says of how many objects. */
+    private drawPart(box: Box): number {
+        if (this.isAsleep) {
+            return 0;
+        }
+        let drawn = 0;
         const context = this.surfaces.dry;
         const { a, e, f } = context.getTransform();
         const [left, top] = [Math.floor(box.left * a + e) - 2, Math.floor(box.top * a + f) - 2];
@@ -503,9 +519,11 @@ export class View {
         for (const [id, placed] of this.log.scene.objects) {
             if (this.isDry(id, placed) && overlaps(part, pageBox(placed))) {
                 this.drawOn(context, placed);
+                drawn++;
             }
         }
         context.restore();
+        return drawn;
     }
 
     private isDry(id: string, placed: Placed): boolean {

@@ -4,6 +4,7 @@ import { ontoPaper } from '../model/paper';
 import { plain } from '../model/usual';
 import { nextLook } from './settings';
 import { snapped } from '../model/snap';
+import { widthOf } from '../model/words';
 import type { Host } from './host';
 import type { Typing } from './typing';
 
@@ -60,7 +61,7 @@ export class Putting {
         } else if (tool === 'stamps') {
             this.stamp(x, y);
         } else if (tool === 'maths') {
-            void this.writeMaths(at.x, at.y);
+            void this.putMaths(at.x, at.y);
         }
     }
 
@@ -110,8 +111,19 @@ export class Putting {
         this.bench.selection.choose([id]);
     }
 
-    private async writeMaths(x: number, y: number): Promise<void> {
-        const made = await this.maths.ask();
+    /** In tenths; they are open to be changed. */
+    putWords(x: number, y: number, text: string): void {
+        const { colour, size } = this.bench.settings;
+        const id = newId();
+        const look = { size: Math.max(36, size), text };
+        const w = Math.ceil(widthOf(look) * TENTHS);
+        this.bench.add({ type: 'text', x, y, w, align: 'start', fixed: false, colour, ...look }, id);
+        this.bench.typing.edit(id);
+    }
+
+    /** In tenths; what is given stands in the window to be looked at first. */
+    async putMaths(x: number, y: number, source = ''): Promise<void> {
+        const made = await this.maths.ask(source);
         if (made !== null) {
             const { colour, size } = this.bench.settings;
             this.bench.add({ type: 'maths', x, y, size: Math.max(40, size), colour, ...made });

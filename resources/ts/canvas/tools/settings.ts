@@ -60,6 +60,8 @@ export interface Settings {
     snap: boolean;
     /** Whether a stroke that is held still becomes the shape that it was meant as: where shapes may be drawn. */
     straightens: boolean;
+    /** As what ink that was read may be set in type here. */
+    typesets: 'maths' | 'text' | 'nothing';
     /** Whether any tool moves a piece that is dragged: where things may be moved. */
     movesPieces: boolean;
 }
@@ -94,6 +96,7 @@ export function firstSettings(stamp: string): Settings {
         anchor: [50, 50],
         snap: false,
         straightens: true,
+        typesets: 'maths',
         movesPieces: true,
     };
 }

@@ -131,6 +131,20 @@ export class CloseUp {
         return element<HTMLInputElement>('#closeup-with-notes input').checked;
     }
 
+    /** What suggested feedback is about: its page, with a mark there for a moment. */
+    showPlace(page: number, x: number, y: number): void {
+        const { bench } = this;
+        const id = bench.pages[page];
+        if (id === undefined) {
+            return;
+        }
+        if (id !== bench.view.page) {
+            bench.turnTo(id);
+        }
+        bench.view.seeAll();
+        bench.view.pointAt({ x, y, page: id, name: '' }, 'feedback');
+    }
+
     /** The page of a tile's canvas that the teacher is looking at. */
     pageOf(tile: Tile): string {
         return tile === this.tile ? this.bench.view.page : tile.view.page;
@@ -263,7 +277,10 @@ export class CloseUp {
         const members = element('#closeup-members');
         members.hidden = !tile.isGroup;
         members.replaceChildren(...element('.tile-members', tile.root).cloneNode(true).childNodes);
-        element('#closeup-state').textContent = element('.tile-state-words', tile.root).textContent;
+        element('#closeup-state').textContent = [
+            element('.tile-state-words', tile.root).textContent,
+            ...tile.counted,
+        ].join(' · ');
         const reasons = this.reasons(tile.seat.id);
         const signals = element('#closeup-signals');
         signals.hidden = reasons === '';

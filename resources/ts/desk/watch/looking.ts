@@ -72,6 +72,8 @@ export class Looking {
                         this.open(tile);
                     }
                 },
+                'see-place': ({ dataset }) =>
+                    closeUp.showPlace(Number(dataset.page), Number(dataset.x), Number(dataset.y)),
                 'open-seat': (button) => this.openSeat(button.dataset.seat ?? ''),
                 'open-work': ({ dataset: { seat = '', prompt = '' } }) => void this.openWork(seat, prompt),
                 'choose-seats': (button) => {

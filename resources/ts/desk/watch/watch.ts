@@ -3,6 +3,7 @@ import { element, fill } from '../../page';
 import { wordFor } from '../../protocol/wordfor';
 import type { Desk } from '../shell/desk';
 import type { Chosen } from './chosen';
+import { WhoWrote } from './whowrote';
 import type { AnswerGroup, Noticed, WatchAnswer } from '../../protocol/desk';
 import { present } from '../../present';
 
@@ -18,6 +19,7 @@ export class Watch {
     private drawn = '';
     private heard = new Set<string>();
     private signals: Noticed[] = [];
+    private readonly whoWrote: WhoWrote;
 
     constructor(
         private readonly desk: Desk,
@@ -27,6 +29,7 @@ export class Watch {
         desk.bus.on('states', (answer) => this.take(answer));
         desk.bus.on('renamed', () => this.showSignals(this.signals));
         desk.actions.add({ 'choose-answer': (button) => chosen.choose(this.groupOf(button)?.seats ?? []) });
+        this.whoWrote = new WhoWrote(desk, grid, chosen);
         const line = element('#answer-groups');
         line.addEventListener('pointerover', (event) => this.light(this.groupOf(event.target as Element)));
         line.addEventListener('pointerleave', () => this.light(undefined));
@@ -35,7 +38,9 @@ export class Watch {
     }
 
     private take({ answers, asksPieces, signals, knocking }: WatchAnswer): void {
-        this.showAnswers(asksPieces ? answers : [...answers, ...this.shown()]);
+        const all = asksPieces ? answers : [...answers, ...this.shown()];
+        this.whoWrote.take(all);
+        this.showAnswers(all);
         this.showSignals(signals);
         const button = element('#count-knocking');
         button.hidden = knocking === 0;

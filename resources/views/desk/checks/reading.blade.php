@@ -5,6 +5,9 @@
     @if ($points !== [])
         <h4 class="h6">{{ $title }}</h4>
         <ul class="reading-points">@foreach ($points as $point)<li dir="auto">{{ $say($point) }}
+            @if ($point->where !== null) <button type="button" class="chip" data-do="see-place"
+                data-page="{{ $point->where->page }}" data-x="{{ $point->where->x }}"
+                data-y="{{ $point->where->y }}">{{ __('Show where') }}</button> @endif
             <span class="form-text">{{ __($point->reason, $point->values) }}</span></li>@endforeach</ul>
     @endif
 @endforeach

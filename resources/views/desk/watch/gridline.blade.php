@@ -78,5 +78,10 @@
         title="{{ __('Shield: hide everything on this desk (B)') }}"><x-icon name="shield" /><span
         class="visually-hidden">{{ __('Shield') }}</span></button>
 </div>
+<div class="answer-line">
+<label id="who-wrote" class="who-wrote" hidden><span>{{ __('Who wrote') }}</span> <input type="search"
+    class="form-control" maxlength="60" autocomplete="off" autocapitalize="off" spellcheck="false" dir="auto"
+    placeholder="720"> <output class="form-text"></output></label>
 <div id="answer-groups" class="answer-groups" role="group" aria-label="{{ __('Answers, equal ones together') }}"
     hidden></div>
+</div>

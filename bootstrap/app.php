@@ -8,6 +8,7 @@ use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SameOrigin;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\StartWebSession;
+use App\Http\Middleware\TakesTurn;
 use App\Live\Health;
 use Crag\Session\Rules\Refusal;
 use Crag\Session\Rules\RefusedDeed;
@@ -38,7 +39,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->trimStrings(except: [$isJson]);
         $middleware->convertEmptyStringsToNull(except: [$isJson]);
         $middleware->web(
-            append: [PlainInput::class, GreetsVisitor::class],
+            append: [PlainInput::class, TakesTurn::class, GreetsVisitor::class],
             replace: [StartSession::class => StartWebSession::class],
         );
         // What open pages ask all day long: no session is opened for it.
@@ -47,6 +48,7 @@ return Application::configure(basePath: dirname(__DIR__))
             PlainInput::class,
             SameOrigin::class,
             SubstituteBindings::class,
+            TakesTurn::class,
         ]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {

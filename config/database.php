@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 return [
-    'default' => 'sqlite',
+    // One file on this machine; or the server that several machines share: docs/operating.md.
+    'default' => env('CRAG_DATABASE_URL') ? 'pgsql' : 'sqlite',
     'connections' => [
         'sqlite' => [
             'driver' => 'sqlite',
@@ -16,6 +17,20 @@ return [
             // What is deleted is written over.
             'pragmas' => ['secure_delete' => 'on'],
         ],
+        'pgsql' => [
+            'driver' => 'pgsql',
+            'url' => env('CRAG_DATABASE_URL'),
+            'charset' => 'utf8',
+            'prefix' => '',
+            'search_path' => 'public',
+            'timezone' => 'UTC',
+            'lock_timeout' => 10000,
+        ],
+    ],
+    'redis' => [
+        'client' => 'phpredis',
+        'options' => ['prefix' => 'crag:'],
+        'default' => ['url' => env('CRAG_REDIS_URL')],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],
 ];

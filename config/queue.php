@@ -14,5 +14,5 @@ return [
             'after_commit' => true,
         ],
     ],
-    'failed' => ['driver' => 'database-uuids', 'database' => 'sqlite', 'table' => 'failed_jobs'],
+    'failed' => ['driver' => 'database-uuids', 'database' => null, 'table' => 'failed_jobs'],
 ];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Accounts;
 
+use App\Database\Turn;
 use App\Database\Wipe;
 use App\Models\Check;
 use App\Models\HeldFolder;
@@ -31,8 +32,10 @@ final readonly class DeleteTeacher
             if ($this->isRunByOthers($session, $teacher)) {
                 $session->teachers()->detach($teacher);
             } else {
-                ($this->end)($session);
-                ($this->forget)($session);
+                Turn::during([$session->id], function () use ($session): void {
+                    ($this->end)($session);
+                    ($this->forget)($session);
+                });
             }
         }
         foreach ($teacher->plans()->where('plans.teacher_id', $teacher->id)->get() as $plan) {

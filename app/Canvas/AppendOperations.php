@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Canvas;
 
+use App\Database\Turn;
 use App\Live\Clock;
 use App\Models\Asset;
 use App\Models\Canvas;
@@ -53,7 +54,11 @@ final readonly class AppendOperations
     public function several(array $batches): array
     {
         $read = array_map(fn (Batch $batch): array => $this->read($batch->operations, $batch->author), $batches);
-        $all = DB::transaction(function () use ($batches, $read): array {
+        $sessions = array_values(array_filter(array_map(
+            static fn (Batch $batch): ?string => $batch->canvas->live_session_id,
+            $batches,
+        )));
+        $all = Turn::during($sessions, fn (): array => DB::transaction(function () use ($batches, $read): array {
             $counts = Counts::ofAll(array_map(static fn (Batch $batch): string => $batch->canvas->id, $batches));
             $log = LogSoFar::of(
                 array_map(
@@ -78,7 +83,7 @@ final readonly class AppendOperations
             $this->store($all, $now);
 
             return $all;
-        });
+        }));
         DB::afterCommit(fn () => ($this->announce)($all));
 
         return $all;

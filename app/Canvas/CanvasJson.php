@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Canvas;
 
+use App\Database\Engine;
 use App\Live\Clock;
 use App\Models\Canvas;
 use App\Models\LoggedOperation;
@@ -111,7 +112,8 @@ final class CanvasJson
             ->where('n', '<=', $n)
             ->where('kind', OperationKind::Fresh->value)
             ->whereRaw(
-                "not exists (select 1 from operations w where w.canvas_id = operations.canvas_id and w.kind = 'withdraw' and json_extract(w.body, '$.target') = operations.op_id)",
+                "not exists (select 1 from operations w where w.canvas_id = operations.canvas_id and w.kind = 'withdraw' and ".
+                    Engine::here()->field('w.body', 'target').' = operations.op_id)',
             )
             ->max('n');
         $own->where('n', '>', is_numeric($fresh) ? (int) $fresh : 0);

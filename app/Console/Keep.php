@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Database\Engine;
 use App\Database\ImmediatePdo;
 use App\Live\Clock;
 use App\Live\Keeper\Delivery;
@@ -52,7 +53,7 @@ final class Keep extends Command
         });
         DB::connection()->disableQueryLog();
         $pdo = DB::connection()->getPdo();
-        $pdo->exec('PRAGMA busy_timeout = '.self::LOCKED_MS);
+        Engine::here()->waitAtMost(self::LOCKED_MS);
         if ($pdo instanceof ImmediatePdo) {
             $pdo->keepStatements();
         }

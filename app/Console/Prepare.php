@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Database\Engine;
+use App\Http\SameForAll;
 use Illuminate\Console\Command;
 use Illuminate\Database\Migrations\Migrator;
 use Illuminate\Support\Facades\DB;
@@ -36,6 +38,7 @@ final class Prepare extends Command
             $this->line("The database as it was before this upgrade is in {$aside}.");
         }
         $this->callSilent('migrate', ['--force' => true]);
+        SameForAll::forget();
         $this->callSilent('config:cache');
         $this->callSilent('route:cache');
 
@@ -45,8 +48,7 @@ final class Prepare extends Command
     /** @return list<string> migrations that have run on the data */
     private function done(): array
     {
-        // At the first start there is no file; migrating makes it.
-        if (! is_file(DB::connection()->getDatabaseName())) {
+        if (! Engine::here()->isThere()) {
             return [];
         }
         $migrator = $this->migrator();
@@ -75,10 +77,9 @@ final class Prepare extends Command
         }
         $folder = config()->string('crag.data').'/backups';
         File::ensureDirectoryExists($folder, 0o700);
-        $file = "{$folder}/before-upgrade-".now()->format('Y-m-d-His').'.sqlite';
-        DB::statement('VACUUM INTO ?', [$file]);
+        $file = Engine::here()->setAside($folder);
         chmod($file, 0o600);
-        $made = glob("{$folder}/before-upgrade-*.sqlite") ?: [];
+        $made = glob("{$folder}/before-upgrade-*") ?: [];
         rsort($made);
         File::delete(array_slice($made, self::KEPT));
 

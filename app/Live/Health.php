@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Live;
 
+use App\Database\Engine;
 use App\Sessions\Life\LookAfter;
 use Illuminate\Support\Facades\DB;
 use PDOException;
@@ -70,33 +71,14 @@ final readonly class Health
     /** What a fault of the database means for whoever waits for an answer; null where it is another fault. */
     public static function said(Throwable $fault): ?string
     {
-        $message = $fault instanceof PDOException ? $fault->getMessage() : '';
-
-        return match (true) {
-            str_contains($message, 'is full'), str_contains($message, 'disk I/O error') => __(
-                'The server can’t save: its disk is full or broken. Nothing is lost, and it’ll try again.',
-            ),
-            str_contains($message, 'is locked') => __(
-                'The server’s database is locked. Nothing is lost, and it’ll try again.',
-            ),
-            str_contains($message, 'malformed'), str_contains($message, 'not a database') => __(
-                'The server’s database is damaged. Someone who looks after Crag needs to restore a backup.',
-            ),
-            str_contains($message, 'readonly'), str_contains($message, 'unable to open') => __(
-                'The server’s database can’t be written to.',
-            ),
-            default => null,
-        };
+        return $fault instanceof PDOException ? Engine::here()->said($fault) : null;
     }
 
     private static function database(): string
     {
-        $pragma = static fn (int $ms): bool => DB::connection()
-            ->getPdo()
-            ->exec("PRAGMA busy_timeout = {$ms}") !== false;
         $begun = false;
         try {
-            $pragma(self::LOCKED_MS);
+            Engine::here()->waitAtMost(self::LOCKED_MS);
             DB::beginTransaction();
             $begun = true;
             // Written and taken back: reading alone says nothing of a disk that is full.
@@ -109,10 +91,7 @@ final readonly class Health
             if ($begun) {
                 rescue(static fn () => DB::rollBack(), report: false);
             }
-            rescue(
-                static fn () => $pragma(config()->integer('database.connections.sqlite.busy_timeout')),
-                report: false,
-            );
+            rescue(static fn () => Engine::here()->waitAsUsual(), report: false);
         }
     }
 

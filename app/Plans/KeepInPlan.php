@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plans;
 
+use App\Database\Turn;
 use App\Models\LiveSession;
 use App\Models\Prompt;
 use App\Models\Teachers\Teacher;
@@ -29,11 +30,14 @@ final readonly class KeepInPlan
             return;
         }
         $source = $prompt->source_id === null ? null : $plan->prompts()->find($prompt->source_id);
-        if ($source === null) {
-            $this->add($session, $prompt, $teacher);
-        } elseif ($source->words === $before && $prompt->words !== $before) {
-            $this->edit->set($plan, $teacher, $source, 'words', $before, $prompt->words);
-        }
+        // The plan is not the session's alone: colleagues may be at it.
+        Turn::during([], function () use ($session, $prompt, $teacher, $plan, $source, $before): void {
+            if ($source === null) {
+                $this->add($session, $prompt, $teacher);
+            } elseif ($source->words === $before && $prompt->words !== $before) {
+                $this->edit->set($plan, $teacher, $source, 'words', $before, $prompt->words);
+            }
+        });
     }
 
     private function add(LiveSession $session, Prompt $prompt, Teacher $teacher): void

@@ -8,6 +8,8 @@ use App\Accounts\SchoolAccount;
 use App\Canvas\GroupChanged;
 use App\Canvas\TeacherDrew;
 use App\Database\ImmediateConnector;
+use App\Database\PostgresConnector;
+use App\Database\PostgresWithTurns;
 use App\Http\Icons;
 use App\Http\Limits;
 use App\Live\Clock;
@@ -20,7 +22,9 @@ use App\Sessions\Show\KeepShownCurrent;
 use Crag\Reading\Reader;
 use GuzzleHttp\Client;
 use Illuminate\Cache\RateLimiter;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Vite;
 use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\Event;
@@ -35,7 +39,12 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
-        $this->app->bind(Reader::class, config()->string('crag.reader'));
+        $this->app->bind('db.connector.pgsql', PostgresConnector::class);
+        Connection::resolverFor('pgsql', static fn (mixed ...$given) => new PostgresWithTurns(...$given));
+        $this->app->bind(
+            Reader::class,
+            static fn (Application $app): mixed => $app->make(config()->string('crag.reader')),
+        );
         $this->app->bind(Client::class, SchoolAccount::client(...));
         $this->app->singleton(
             Publisher::class,

@@ -13,7 +13,9 @@ return new class extends Migration
     public function up(): void
     {
         Schema::create('canvases', function (Blueprint $table): void {
-            $table->ulid('id')->primary();
+            // Before what refers to it: PostgreSQL takes them as they stand.
+            $table->ulid('id');
+            $table->primary('id');
             $table->foreignUlid('live_session_id')->nullable()->constrained()->cascadeOnDelete();
             $table->foreignUlid('prompt_id')->constrained()->cascadeOnDelete();
             // Null for the teacher's lead canvas.

@@ -26,7 +26,9 @@ return new class extends Migration
         });
 
         Schema::create('asks', function (Blueprint $table): void {
-            $table->ulid('id')->primary();
+            // Before what refers to it: PostgreSQL takes them as they stand.
+            $table->ulid('id');
+            $table->primary('id');
             $table->foreignUlid('live_session_id')->constrained()->cascadeOnDelete();
             $table->foreignUlid('run_id')->nullable()->constrained()->cascadeOnDelete();
             $table->unsignedInteger('n');

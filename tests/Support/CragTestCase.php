@@ -19,6 +19,7 @@ use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
@@ -47,6 +48,7 @@ abstract class CragTestCase extends TestCase
             'APP_ENV' => 'testing',
             'APP_KEY' => 'base64:'.base64_encode(str_repeat('k', 32)),
             'DB_DATABASE' => ':memory:',
+            'CRAG_DATABASE_URL' => self::server(),
             'CRAG_RUN' => $this->folder,
             'CRAG_DATA' => "{$this->folder}/data",
             'QUEUE_CONNECTION' => 'sync',
@@ -69,6 +71,14 @@ abstract class CragTestCase extends TestCase
         return $app;
     }
 
+    /** The server of `./crag test app --database=pgsql`, a database for each process; empty for SQLite in memory. */
+    private static function server(): string
+    {
+        $server = (string) getenv('CRAG_TEST_SERVER');
+
+        return $server === '' ? '' : $server.'/crag_'.(getenv('TEST_TOKEN') ?: '1');
+    }
+
     protected function setUp(): void
     {
         parent::setUp();
@@ -81,6 +91,14 @@ abstract class CragTestCase extends TestCase
     {
         parent::tearDown();
         Folder::remove($this->folder);
+    }
+
+    /** What only this kind of database can be asked to do: sqlite or pgsql. */
+    protected function onlyIn(string $driver): void
+    {
+        if (DB::connection()->getDriverName() !== $driver) {
+            self::markTestSkipped("Of {$driver} alone.");
+        }
     }
 
     /** A running session and the cookies of the teacher's device. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Database\Engine;
 use App\Live\Clock;
 use App\Live\Health;
 use App\Live\StoringTimes;
@@ -99,7 +100,7 @@ final readonly class HealthController
                 'crag_database_bytes',
                 'gauge',
                 'The database and its write-ahead log.',
-                [['', array_sum(array_map(filesize(...), glob("{$data}/crag.sqlite*") ?: []))]],
+                [['', Engine::here()->bytes()]],
             ],
             ['crag_disk_free_bytes', 'gauge', 'Room on the disk with the data.', [['', (int) @disk_free_space($data)]]],
             [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Database\Turn;
 use App\Http\CurrentSeat;
 use App\Http\Visitor;
 use App\Models\LiveSession;
@@ -237,6 +238,7 @@ final class JoinController
         if (! $session->isRunning() && CurrentSeat::in($request, $session) === null) {
             throw self::problem(__('That session has ended. Ask your teacher for the new code.'));
         }
+        Turn::of($session->id);
 
         return $session;
     }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Accounts\NotSignedIn;
 use App\Accounts\SchoolAccount;
 use App\Accounts\SchoolIdentity;
+use App\Database\Turn;
 use App\Http\CurrentSeat;
 use App\Models\LiveSession;
 use App\Models\Seat;
@@ -105,7 +106,12 @@ final class SchoolAccountController
         }
         $session = LiveSession::query()->with('prompt')->where('join_code', $code)->first();
 
-        return $session?->isRunning() === true ? $session : null;
+        if ($session?->isRunning() !== true) {
+            return null;
+        }
+        Turn::of($session->id);
+
+        return $session;
     }
 
     private static function back(LiveSession $session, string $why): RedirectResponse

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sessions\Asks;
 
+use App\Database\Turn;
 use App\Live\Announce;
 use App\Live\Audience;
 use App\Live\Clock;
@@ -226,7 +227,9 @@ final readonly class RunAsks
                 ->with('session.ask')
                 ->get() as $run
         ) {
-            EachSeat::read($run->live_session_id, fn () => $this->moveOnIfDue($run), static fn () => null);
+            $session = $run->live_session_id;
+            $inTurn = fn () => Turn::during([$session], fn () => $this->moveOnIfDue($run));
+            EachSeat::read($session, $inTurn, static fn () => null);
         }
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sessions\Life;
 
+use App\Database\Turn;
 use App\Live\Announce;
 use App\Live\Audience;
 use App\Live\Clock;
@@ -39,11 +40,17 @@ final readonly class EndIdle
         $this->runs->moveOn();
         // A session that cannot be read stops no other.
         foreach (LiveSession::query()->whereNull('ended_at')->get() as $session) {
-            EachSeat::read($session->id, fn () => $this->endIfIdle($session, $aliveFromMs), static fn () => null);
+            $this->each($session, fn () => $this->endIfIdle($session, $aliveFromMs));
         }
         foreach ($mayForget ? LiveSession::query()->whereNotNull('ended_at')->get() : [] as $session) {
-            EachSeat::read($session->id, fn () => $this->forgetIfOver($session), static fn () => null);
+            $this->each($session, fn () => $this->forgetIfOver($session));
         }
+    }
+
+    /** @param  callable(): void  $what */
+    private function each(LiveSession $session, callable $what): void
+    {
+        EachSeat::read($session->id, static fn () => Turn::during([$session->id], $what), static fn () => null);
     }
 
     private function endIfIdle(LiveSession $session, int $aliveFromMs): void

@@ -40,6 +40,7 @@ final class Bench
                 $options->whole('strokes', 60, 1, 2000),
             ))->measure(),
             'sheets' => static fn (): array => (new BenchSheets($options->whole('pages', 60, 1, 60)))->measure(),
+            'reading' => static fn (): array => (new BenchReading($options->whole('hands', 20, 1, 200)))->measure(),
             'faults' => static fn (): array => (new BenchFaults(
                 $options->whole('count', 100, 1, 10_000),
                 $options->whole('students', 20, 1, 200),
@@ -68,7 +69,7 @@ final class Bench
         $bench =
             $benches[$options->words[0] ?? ''] ??
             throw new Problem(
-                'What shall be measured? There is: ./crag bench live [--students=40] [--seconds=20], reach [--students=35] [--rounds=6], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], sheets [--pages=60], faults [--count=100] [--students=20] [--seed=7], flood [--students=300] [--seconds=20] [--rate=1] [--way=both|socket|http], classes [--classes=10] [--students=30] [--seconds=30], canvas, paper, and desk',
+                'What should be measured? There is: ./crag bench live [--students=40] [--seconds=20], reach [--students=35] [--rounds=6], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], sheets [--pages=60], reading [--hands=20], faults [--count=100] [--students=20] [--seed=7], flood [--students=300] [--seconds=20] [--rate=1] [--way=both|socket|http], classes [--classes=10] [--students=30] [--seconds=30], canvas, paper, and desk',
             );
         Setup::complete(Needs::Tests);
         require_once Setup::root().'/vendor/autoload.php';

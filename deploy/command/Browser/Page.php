@@ -18,6 +18,25 @@ final class Page
     /** Seconds; a busy machine may take its time, and what holds is not waited for. */
     public const PATIENCE = 60.0;
 
+    /** Microseconds between two looks at what is waited for: short at first, longer for what takes long. */
+    private const FIRST_PAUSE = 10_000;
+
+    private const LONGEST_PAUSE = 100_000;
+
+    /**
+     * Which of some is the first that can be seen. Asked in one question of our own: the driver’s own word for it is a
+     * large script for each element, and waiting tests asked it all day long.
+     */
+    private const SEEN = <<<'JS'
+        const isSeen = (one) => {
+            if (one.tagName === 'OPTION') return isSeen(one.closest('select'));
+            if (!one.checkVisibility({ opacityProperty: true, visibilityProperty: true })) return false;
+            const { width, height } = one.getBoundingClientRect();
+            return (width > 0 && height > 0) || [...one.children].some(isSeen);
+        };
+        return [...document.querySelectorAll(arguments[0])].findIndex(isSeen);
+        JS;
+
     /** A test may end a browser itself, as somebody would who goes home. */
     public bool $isGone = false;
 
@@ -158,6 +177,7 @@ final class Page
     {
         $end = microtime(true) + $patience;
         $problem = null;
+        $pause = self::FIRST_PAUSE;
         do {
             try {
                 $value = $callback();
@@ -168,7 +188,8 @@ final class Page
             } catch (StaleElementReferenceException $problem) {
                 // The page put it anew; look again.
             }
-            usleep(25_000);
+            usleep($pause);
+            $pause = min(self::LONGEST_PAUSE, intdiv($pause * 5, 4));
         } while (microtime(true) < $end);
         throw new RuntimeException(
             "Waited {$patience} s in vain for {$what} at {$this->driver->getCurrentURL()}.",
@@ -191,15 +212,14 @@ final class Page
     /** The first one that can be seen. */
     public function seen(string $selector): RemoteWebElement
     {
-        return $this->until(function () use ($selector): ?RemoteWebElement {
-            foreach ($this->all($selector) as $element) {
-                if ($element->isDisplayed()) {
-                    return $element;
-                }
-            }
+        return $this->until(fn (): ?RemoteWebElement => $this->firstSeen($selector), "{$selector} to be seen");
+    }
 
-            return null;
-        }, "{$selector} to be seen");
+    private function firstSeen(string $selector): ?RemoteWebElement
+    {
+        $at = $this->run(self::SEEN, $selector);
+
+        return is_int($at) && $at >= 0 ? $this->all($selector)[$at] ?? null : null;
     }
 
     public function click(string $selector): self
@@ -252,13 +272,7 @@ final class Page
 
     private function isSeen(string $selector): bool
     {
-        foreach ($this->all($selector) as $element) {
-            if ($element->isDisplayed()) {
-                return true;
-            }
-        }
-
-        return false;
+        return $this->firstSeen($selector) !== null;
     }
 
     public function type(string $selector, string $text): self
@@ -278,7 +292,13 @@ final class Page
     public function text(string $selector): string
     {
         // A list that is redrawn between finding and reading is simply read again.
-        return $this->until(fn (): array => [trim($this->seen($selector)->getText())], "{$selector} to be read")[0];
+        $said = $this->until(function () use ($selector): ?string {
+            $said = $this->run('return arguments[0].innerText ?? arguments[0].textContent', $this->seen($selector));
+
+            return is_string($said) ? " {$said}" : null;
+        }, "{$selector} to be read");
+
+        return trim((string) $said);
     }
 
     public function waitForText(string $selector, string $text, float $patience = self::PATIENCE): self

@@ -8,6 +8,8 @@ namespace Deploy\Install;
 enum Needs: int
 {
     case Run = 0;
-    case Tests = 1;
-    case Engines = 2;
+    /** The servers that several machines share as well. */
+    case District = 1;
+    case Tests = 2;
+    case Engines = 3;
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Deploy\Install;
 
+use Deploy\Setting;
 use Deploy\Shell;
 
 /** What the machine must have: Debian packages, each known by a file or an extension that it brings. */
@@ -49,6 +50,19 @@ final class Requirements
         'coturn' => '/usr/bin/turnserver',
     ];
 
+    /** For several machines: docs/operating.md. */
+    private const DISTRICT = [
+        'php8.2-pgsql' => '/usr/lib/php/20220829/pdo_pgsql.so',
+        'php8.2-redis' => '/usr/lib/php/20220829/redis.so',
+        'postgresql-client' => '/usr/bin/pg_dump',
+    ];
+
+    /** The servers that several machines share, where they run on this one: in tests and benches. */
+    private const SHARED = [
+        'postgresql' => '/usr/lib/postgresql/15/bin/postgres',
+        'redis-server' => '/usr/bin/redis-server',
+    ];
+
     /** For `./crag test engines` alone. */
     private const ENGINES = [
         'firefox-esr' => '/usr/bin/firefox-esr',
@@ -66,6 +80,8 @@ final class Requirements
     public static function missingPackages(Needs $needs): array
     {
         $wanted = self::RUN +
+            ($needs->value >= Needs::District->value || Setting::isDistrict() ? self::DISTRICT : []) +
+            ($needs->value >= Needs::District->value ? self::SHARED : []) +
             ($needs->value >= Needs::Tests->value ? self::TESTS : []) +
             ($needs->value >= Needs::Engines->value ? self::ENGINES : []);
 

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Feature\House;
 
+use App\Database\Postgres;
 use App\Live\Health;
+use Exception;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Route;
 use PDOException;
 use PHPUnit\Framework\Attributes\DataProvider;
+use ReflectionProperty;
 use Tests\Support\CragTestCase;
 
 final class HealthTest extends CragTestCase
@@ -22,6 +25,7 @@ final class HealthTest extends CragTestCase
 
     public function test_a_database_that_takes_nothing_is_said_to_the_page_and_to_whoever_watches(): void
     {
+        $this->onlyIn('sqlite');
         $session = $this->newSession();
         [$seat, $token] = $this->seat($session, 'Tamsin');
         DB::statement('PRAGMA query_only = 1');
@@ -64,6 +68,7 @@ final class HealthTest extends CragTestCase
     #[DataProvider('faults')]
     public function test_a_fault_of_the_database_is_said_in_a_sentence(string $message, ?string $said): void
     {
+        $this->onlyIn('sqlite');
         Route::get('/fails', static fn () => throw new PDOException($message));
         $answer = $this->getJson('/fails');
         self::assertSame($said === null ? 500 : 503, $answer->status());
@@ -72,6 +77,28 @@ final class HealthTest extends CragTestCase
         } else {
             self::assertStringContainsString($said, (string) $answer->json('message'));
         }
+    }
+
+    /** @return iterable<string, array{string, ?string}> */
+    public static function faultsOfAServer(): iterable
+    {
+        yield 'full' => ['53100', 'its disk is full or broken'];
+        yield 'a lock in vain' => ['55P03', 'is locked'];
+        yield 'damaged' => ['XX001', 'is damaged'];
+        yield 'one that copies another' => ['25006', 'can’t be written to'];
+        yield 'stopped' => ['57P01', 'can’t reach its database'];
+        yield 'not there' => ['08006', 'can’t reach its database'];
+        yield 'another' => ['42703', null];
+    }
+
+    #[DataProvider('faultsOfAServer')]
+    public function test_a_fault_of_the_database_server_is_said_in_a_sentence(string $code, ?string $said): void
+    {
+        $fault = new PDOException("SQLSTATE[{$code}]");
+        (new ReflectionProperty(Exception::class, 'code'))->setValue($fault, $code);
+        $is = (new Postgres())->said($fault);
+        self::assertSame($said === null, $is === null);
+        self::assertStringContainsString((string) $said, (string) $is);
     }
 
     public function test_metrics_are_counted_and_name_nobody(): void

@@ -32,6 +32,7 @@ final class SchemaTest extends CragTestCase
 
     public function test_a_stroke_looks_at_no_other_canvas(): void
     {
+        $this->onlyIn('sqlite');
         $plan = DB::select(
             'explain query plan select sum(byte_count) from canvases where seat_id = ?',
             ['a seat'],

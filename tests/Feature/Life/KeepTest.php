@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature\Life;
 
+use App\Database\Engine;
 use App\Models\Asset;
 use App\Models\Canvas;
 use App\Models\HeldFolder;
@@ -14,6 +15,7 @@ use App\Sessions\Life\EndIdle;
 use Crag\Session\Room\Pace;
 use Crag\Session\Room\PromptState;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Tests\Support\CragTestCase;
 use ZipArchive;
@@ -258,16 +260,10 @@ final class KeepTest extends CragTestCase
     private function placesThatName(string $trace): array
     {
         $places = [];
-        foreach (
-            DB::select("select name from sqlite_master where type = 'table' and name not like 'sqlite_%'") as $table
-        ) {
-            foreach (DB::select("select name from pragma_table_info('{$table->name}')") as $column) {
-                if (
-                    DB::table($table->name)
-                        ->whereRaw("instr(cast(\"{$column->name}\" as text), ?) > 0", [$trace])
-                        ->exists()
-                ) {
-                    $places[] = "{$table->name}.{$column->name}";
+        foreach (Engine::here()->tables() as $table) {
+            foreach (Schema::getColumnListing($table) as $column) {
+                if (DB::table($table)->whereRaw("cast(\"{$column}\" as text) like ?", ["%{$trace}%"])->exists()) {
+                    $places[] = "{$table}.{$column}";
                 }
             }
         }

@@ -26,7 +26,7 @@ return [
             ConcurrencyServiceProvider::class,
             NotificationServiceProvider::class,
             PaginationServiceProvider::class,
-            RedisServiceProvider::class,
+            ...env('CRAG_REDIS_URL') ? [] : [RedisServiceProvider::class],
         ])
         ->toArray(),
 ];

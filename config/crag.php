@@ -12,6 +12,9 @@ return [
     // What is kept: pictures and records.
     'data' => env('CRAG_DATA', storage_path('data')),
 
+    // Which of several nodes that share a database and Redis this is; empty where there is one.
+    'node' => (string) env('CRAG_NODE', ''),
+
     // Where nginx takes messages for channels, a socket that only this machine's server can reach.
     'publish_socket' => env('CRAG_RUN', storage_path('run/default')).'/publish.sock',
 

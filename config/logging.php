@@ -9,6 +9,8 @@ return [
             'driver' => 'single',
             'path' => env('CRAG_RUN', storage_path('run/default')).'/crag.log',
             'level' => env('LOG_LEVEL', 'info'),
+            // A line for each, which `crag` hands on (CRAG_LOG).
+            ...env('CRAG_LOG') === 'json' ? ['formatter' => Monolog\Formatter\JsonFormatter::class] : [],
             'tap' => [App\Log\Discreet::class],
         ],
         // The framework writes mails at the level "debug". They hold links that open accounts.

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 return [
-    'default' => env('QUEUE_CONNECTION', 'database'),
+    'default' => env('QUEUE_CONNECTION', env('CRAG_REDIS_URL') ? 'redis' : 'database'),
     'connections' => [
         'sync' => ['driver' => 'sync'],
         'database' => [
@@ -11,6 +11,14 @@ return [
             'table' => 'jobs',
             'queue' => 'default',
             'retry_after' => 900,
+            'after_commit' => true,
+        ],
+        'redis' => [
+            'driver' => 'redis',
+            'connection' => 'default',
+            'queue' => 'default',
+            'retry_after' => 900,
+            'block_for' => null,
             'after_commit' => true,
         ],
     ],

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 return [
     // Small files: a row with every stroke would queue behind the strokes, and cookies would travel with each.
-    'driver' => env('SESSION_DRIVER', 'file'),
+    // Several nodes have them in Redis.
+    'driver' => env('SESSION_DRIVER', env('CRAG_REDIS_URL') ? 'redis' : 'file'),
+    'connection' => 'default',
     'files' => env('CRAG_DATA', storage_path('data')).'/web-sessions',
     'lottery' => [1, 5000],
     'lifetime' => 60 * 24 * 7,

@@ -11,6 +11,8 @@ interface Flooded {
     ids: string[];
     /** From the end of each stroke to the answer that it is stored. */
     saved: number[];
+    /** When each of those ended, in milliseconds since 1970. */
+    savedAt: number[];
     /** From the end of each stroke until its session's desk hears of it. */
     desk: number[];
     /** From a point of a pen until its session's desk hears of it. */
@@ -61,7 +63,10 @@ class FloodingStudent extends SimulatedStudent {
             const some = this.waiting.slice(0, AT_ONCE);
             await this.postAll(some.map(({ operation }) => operation));
             const now = performance.now();
-            some.forEach(({ at }) => this.found.saved.push(now - at));
+            some.forEach(({ operation, at }) => {
+                this.found.saved.push(now - at);
+                this.found.savedAt.push(operation.at);
+            });
             this.waiting.splice(0, some.length);
         }
     }
@@ -157,7 +162,7 @@ export async function flood(
     report: string,
     line: (seed: number, n: number) => Sample[],
 ): Promise<void> {
-    const found: Flooded = { ids: [], saved: [], desk: [], wet: [], wetSent: 0, joins: [], posts: 0 };
+    const found: Flooded = { ids: [], saved: [], savedAt: [], desk: [], wet: [], wetSent: 0, joins: [], posts: 0 };
     const ended = new Map<string, number>();
     const points = new Map<string, Map<number, number>>();
     const desks = sessions.map(

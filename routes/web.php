@@ -23,6 +23,9 @@ use App\Http\Controllers\Plans\PracticeController;
 use App\Http\Controllers\Plans\TakeOutController;
 use App\Http\Controllers\SchoolAccountController;
 use App\Http\Controllers\SchoolRecordsController;
+use App\Http\Controllers\Schools\SchoolExportController;
+use App\Http\Controllers\Schools\SchoolsController;
+use App\Http\Controllers\Schools\SchoolTeachersController;
 use App\Http\Controllers\Screen\ClassScreenController;
 use App\Http\Controllers\SimulatedProviderController;
 use App\Http\Controllers\StartController;
@@ -33,6 +36,7 @@ use App\Http\Middleware\HoldsDesk;
 use App\Http\Middleware\HoldsPlan;
 use App\Http\Middleware\HoldsSeat;
 use App\Http\Middleware\IsTeacher;
+use App\Http\Middleware\LooksAfterSchools;
 use App\Http\Middleware\May;
 use App\Http\Middleware\MayTeach;
 use App\Http\Middleware\SeesScreen;
@@ -126,6 +130,10 @@ Route::middleware(IsTeacher::class)->group(function (): void {
     Route::post('/account/sign-in', [AccountController::class, 'signIn'])
         ->middleware('throttle:account')
         ->name('account.sign-in');
+    Route::post('/account/accept', [AccountController::class, 'accept'])->name('account.accept');
+    Route::post('/account/ask', [AccountController::class, 'ask'])
+        ->middleware('throttle:mail')
+        ->name('account.ask');
     Route::post('/account/sign-out', [AccountController::class, 'signOut'])->name('account.sign-out');
     Route::post('/account/name', [OwnAccountController::class, 'name'])->name('account.name');
     Route::post('/account/address', [OwnAccountController::class, 'address'])
@@ -139,6 +147,32 @@ Route::middleware(IsTeacher::class)->group(function (): void {
         ->middleware('throttle:account')
         ->name('account.delete');
 });
+// Those who look after schools; for everybody else there are no such pages.
+Route::middleware(LooksAfterSchools::class.':all')->group(function (): void {
+    Route::post('/schools', [SchoolsController::class, 'make'])
+        ->middleware('throttle:make')
+        ->name('schools.make');
+    Route::post('/school/{school}/limit', [SchoolsController::class, 'limit'])->name('school.limit');
+    Route::delete('/school/{school}', [SchoolsController::class, 'delete'])->name('school.delete');
+});
+Route::middleware(LooksAfterSchools::class)
+    ->scopeBindings()
+    ->group(function (): void {
+        Route::get('/schools', [SchoolsController::class, 'index'])->name('schools');
+        Route::get('/school/{school}', [SchoolsController::class, 'show'])->name('school');
+        Route::post('/school/{school}', [SchoolsController::class, 'change'])->name('school.change');
+        Route::post('/school/{school}/invite', [SchoolTeachersController::class, 'invite'])
+            ->middleware('throttle:make')
+            ->name('school.invite');
+        Route::post('/school/{school}/teacher/{teacher}/stop', [SchoolTeachersController::class, 'stop'])
+            ->name('school.teacher.stop');
+        Route::post('/school/{school}/teacher/{teacher}/again', [SchoolTeachersController::class, 'again'])
+            ->name('school.teacher.again');
+        Route::post('/school/{school}/export', [SchoolExportController::class, 'make'])
+            ->middleware('throttle:make')
+            ->name('school.export');
+        Route::get('/school/{school}/export.zip', [SchoolExportController::class, 'file'])->name('school.export.file');
+    });
 Route::get('/invitation/{token}', [AccountController::class, 'invited'])
     ->middleware('throttle:link')
     ->name('invitation');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Accounts;
 
+use App\Models\Teachers\School;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -13,14 +15,19 @@ final class Invitation
 {
     private const KEY = 'invitation';
 
-    /** @return string the token that stands in the link; only its hash is kept */
-    public static function make(int $days): string
+    /**
+     * @param  ?School  $school  to which whoever uses it belongs
+     * @return string the token that stands in the link; only its hash is kept
+     */
+    public static function make(int $days, ?School $school = null, AccountRole $role = AccountRole::Teacher): string
     {
         DB::table('invitations')->where('expires_at', '<', now())->delete();
         $token = Str::random(40);
         DB::table('invitations')->insert([
             'token_hash' => hash('sha256', $token),
             'expires_at' => now()->addDays($days),
+            'school_id' => $school?->id,
+            'role' => $role->value,
         ]);
 
         return $token;
@@ -28,10 +35,14 @@ final class Invitation
 
     public static function holds(string $token): bool
     {
+        return self::find($token)->exists();
+    }
+
+    private static function find(string $token): Builder
+    {
         return DB::table('invitations')
             ->where('token_hash', hash('sha256', $token))
-            ->where('expires_at', '>=', now())
-            ->exists();
+            ->where('expires_at', '>=', now());
     }
 
     /** This browser may make an account with it. */
@@ -42,9 +53,19 @@ final class Invitation
 
     public static function isAccepted(Request $request): bool
     {
-        $token = $request->session()->get(self::KEY);
+        return self::accepted($request) !== null;
+    }
 
-        return is_string($token) && self::holds($token);
+    /** @return ?array{?School, AccountRole} the school that it is for, and as whom; null without one */
+    public static function accepted(Request $request): ?array
+    {
+        $token = $request->session()->get(self::KEY);
+        $found = is_string($token) ? self::find($token)->first(['school_id', 'role']) : null;
+
+        return $found === null ? null : [
+            $found->school_id === null ? null : School::query()->find($found->school_id),
+            AccountRole::from($found->role),
+        ];
     }
 
     /** It was used, and is nobody's any more. */

@@ -23,6 +23,6 @@ enum WhoTeaches: string
 
     public function admits(?Teacher $teacher): bool
     {
-        return $this === self::Anybody || $teacher?->hasAccount() === true;
+        return $teacher?->stopped_at === null && ($this === self::Anybody || $teacher?->hasAccount() === true);
     }
 }

@@ -10,10 +10,14 @@ use App\Live\Clock;
 use App\Live\Keeper\Delivery;
 use App\Live\Keeper\Inbox;
 use App\Live\Keeper\Keep as KeepWork;
+use App\Live\Keeper\LeasedShare;
+use App\Live\Keeper\OwnShare;
+use App\Live\Keeper\Share;
 use App\Live\Keeper\TellStates;
 use App\Live\StoringTimes;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Redis;
 
 /**
  * The keeper: stays started and stores what pages send over their sockets. It begins anew by itself now and then; what
@@ -58,11 +62,8 @@ final class Keep extends Command
             $pdo->keepStatements();
         }
         $part = (int) $this->option('part');
-        $inbox = new Inbox(
-            config()->string('crag.publish_socket'),
-            $part,
-            config()->string('crag.run')."/keep-{$part}.read",
-        );
+        $share = self::share($part);
+        $inbox = new Inbox(config()->string('crag.publish_socket'), $part, $share);
         $began = hrtime(true);
         $last = 0;
         $isMoreDue = false;
@@ -72,6 +73,13 @@ final class Keep extends Command
             memory_get_usage() < self::MOST_MEMORY &&
             hrtime(true) - $began < self::LONGEST_S * 1e9
         ) {
+            if (! $share->isMine()) {
+                // Another node's keeper has it.
+                $inbox->close();
+                usleep(self::PATIENCE_MS * 1000);
+
+                continue;
+            }
             // One keeper tells desks what they look at; strokes come first.
             $messages = $inbox->wait($isMoreDue ? 0 : self::PATIENCE_MS);
             if ($messages === [] || hrtime(true) - $statesAt > self::STATES_AFTER_MS * 1e6) {
@@ -93,7 +101,17 @@ final class Keep extends Command
             StoringTimes::note($taken, (hrtime(true) - $from) / 1e9);
         }
         $inbox->close();
+        $share->giveBack();
 
         return self::SUCCESS;
+    }
+
+    private static function share(int $part): Share
+    {
+        $node = config()->string('crag.node');
+
+        return $node === ''
+            ? new OwnShare(config()->string('crag.run')."/keep-{$part}.read")
+            : new LeasedShare(static fn () => Redis::connection(), $node, $part);
     }
 }

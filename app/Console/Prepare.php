@@ -23,6 +23,18 @@ final class Prepare extends Command
 
     public function handle(): int
     {
+        $status = Engine::here()->alone($this->bringUpToDate(...));
+        if ($status === self::SUCCESS) {
+            SameForAll::forget();
+            $this->callSilent('config:cache');
+            $this->callSilent('route:cache');
+        }
+
+        return $status;
+    }
+
+    private function bringUpToDate(): int
+    {
         $unknown = array_diff($this->done(), $this->known());
         if ($unknown !== []) {
             $this->error(
@@ -38,9 +50,6 @@ final class Prepare extends Command
             $this->line("The database as it was before this upgrade is in {$aside}.");
         }
         $this->callSilent('migrate', ['--force' => true]);
-        SameForAll::forget();
-        $this->callSilent('config:cache');
-        $this->callSilent('route:cache');
 
         return self::SUCCESS;
     }

@@ -8,8 +8,8 @@ use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 
 /**
- * The queue's worker. What one that was killed had in hand is taken up again at once: there is one worker for an
- * instance.
+ * The queue's worker. What one that was killed had in hand is taken up again at once where there is one worker; where
+ * several nodes have one each, after as long as the longest job may take.
  */
 final class Work extends Command
 {
@@ -22,9 +22,11 @@ final class Work extends Command
 
     public function handle(): int
     {
-        DB::table('jobs')
-            ->whereNotNull('reserved_at')
-            ->update(['reserved_at' => null]);
+        if (config('queue.default') === 'database') {
+            DB::table('jobs')
+                ->whereNotNull('reserved_at')
+                ->update(['reserved_at' => null]);
+        }
 
         return $this->call('queue:work', [
             '--sleep' => 1,

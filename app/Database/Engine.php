@@ -43,6 +43,16 @@ abstract class Engine
     /** Whether there is anything yet; at the first start there is not. */
     abstract public function isThere(): bool;
 
+    /**
+     * While nobody else does the same, on whichever node.
+     *
+     * @template T
+     *
+     * @param  callable(): T  $do
+     * @return T
+     */
+    abstract public function alone(callable $do): mixed;
+
     /** A copy of all of it beside the data, to go back to. @return string the file */
     abstract public function setAside(string $folder): string;
 

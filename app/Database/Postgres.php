@@ -71,6 +71,21 @@ final class Postgres extends Engine
         return true;
     }
 
+    public function alone(callable $do): mixed
+    {
+        $pdo = DB::connection()->getPdo();
+        $turn = "hashtextextended('crag alone', 0)";
+        // As long as it takes: a start waits for the one before it.
+        $pdo->exec('SET lock_timeout = 0');
+        $pdo->exec("select pg_advisory_lock({$turn})");
+        try {
+            return $do();
+        } finally {
+            $pdo->exec("select pg_advisory_unlock({$turn})");
+            $this->waitAsUsual();
+        }
+    }
+
     public function setAside(string $folder): string
     {
         $file = "{$folder}/before-upgrade-".now()->format('Y-m-d-His').'.pgdump';

@@ -52,7 +52,7 @@ final class Sqlite extends Engine
     {
         return array_map(strval(...), DB::table('sqlite_master')
             ->where('type', 'table')
-            ->where('name', 'not like', 'sqlite\_%')
+            ->where('name', 'not like', 'sqlite%')
             ->orderBy('name')
             ->pluck('name')
             ->all());
@@ -61,6 +61,12 @@ final class Sqlite extends Engine
     public function isThere(): bool
     {
         return is_file(DB::connection()->getDatabaseName());
+    }
+
+    /** There is one node, and its start is one process. */
+    public function alone(callable $do): mixed
+    {
+        return $do();
     }
 
     public function setAside(string $folder): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Live;
 
 use App\Database\Engine;
+use App\Database\Turn;
 use App\Sessions\Life\LookAfter;
 use Illuminate\Support\Facades\DB;
 use PDOException;
@@ -48,6 +49,9 @@ final readonly class Health
     /** Whether strokes are stored; null, or why not. */
     public static function trouble(): ?string
     {
+        if (file_exists(config()->string('crag.run').'/leaving')) {
+            return __('This server is stopping. Others go on.');
+        }
         $wrong = array_filter(
             [self::full(), self::database()],
             static fn (?string $said): bool => $said !== null && $said !== 'ok',
@@ -79,7 +83,8 @@ final readonly class Health
         $begun = false;
         try {
             Engine::here()->waitAtMost(self::LOCKED_MS);
-            DB::beginTransaction();
+            // Whoever else writes for long is no reason to send anybody away.
+            Turn::during(['up '.config()->string('crag.node')], DB::beginTransaction(...));
             $begun = true;
             // Written and taken back: reading alone says nothing of a disk that is full.
             DB::table('invitations')->insert(['token_hash' => 'health', 'expires_at' => '2000-01-01']);

@@ -18,6 +18,7 @@ use App\Models\Show\Offer;
 use App\Models\Show\Showcase;
 use App\Models\Teachers\Plan;
 use App\Models\Teachers\Roster;
+use App\Models\Teachers\School;
 use App\Models\Teachers\Teacher;
 use Crag\Canvas\Log\TrayInForce;
 use Crag\Session\Door\Door;
@@ -30,6 +31,7 @@ use Crag\Session\Screen\LeadSharing;
 use Crag\Session\Screen\OfferBoard;
 use Crag\Session\Screen\ScreenView;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Support\Carbon;
 
@@ -57,7 +59,9 @@ use Illuminate\Support\Carbon;
  * @property int $warned_at_ms
  * @property ?string $carries_on_id  the earlier session that it goes on from
  * @property OfferBoard $board
- * @property ?int $keep_days  after its end; null as the installation has it
+ * @property ?string $school_id  its teacher's when it began
+ * @property ?School $school
+ * @property ?int $keep_days  after its end; null as the school or the installation has it
  * @property ?int $open_until_ms  until when students go on without the teacher
  * @property ?TrayInForce $tray  null until it was changed
  * @property int $operation_count
@@ -130,6 +134,7 @@ final class LiveSession extends Model implements Holder
         'carries_on_id' => null,
         'run_id' => null,
         'keep_days' => null,
+        'school_id' => null,
         'open_until_ms' => null,
     ];
 
@@ -150,6 +155,12 @@ final class LiveSession extends Model implements Holder
             'group_places' => 'array',
             'board' => CoreValue::class.':'.OfferBoard::class.',always',
         ];
+    }
+
+    /** @return BelongsTo<School, $this> */
+    public function school(): BelongsTo
+    {
+        return $this->belongsTo(School::class);
     }
 
     public function column(): string

@@ -8,6 +8,7 @@ use Deploy\Bench\Bench;
 use Deploy\Install\Doctor;
 use Deploy\Install\Install;
 use Deploy\Keep\Backup;
+use Deploy\Keep\MoveTo;
 use Deploy\Keep\Restore;
 
 /** The commands of `./crag`, by name. */
@@ -23,7 +24,7 @@ final class Crag
         'serve' => [Serve::class, 'start the application without demo data [--port=8000] [--host=0.0.0.0]'],
         'bench' => [
             Bench::class,
-            'measure, and print JSON: live [--students=40] [--seconds=20], reach [--students=35], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], sheets [--pages=60], reading [--hands=20], faults [--count=100] [--seed=7], flood [--students=300] [--way=both], classes [--classes=10], canvas, paper, or desk',
+            'measure, and print JSON: live [--students=40] [--seconds=20], reach [--students=35], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], sheets [--pages=60], reading [--hands=20], faults [--count=100] [--seed=7], flood [--students=300] [--way=both], classes [--classes=10], district [--nodes=2] [--classes=20] [--students=30], canvas, paper, or desk',
         ],
         'shots' => [Shots::class, 'make the pictures in docs/screenshots from the demo class'],
         'install' => [Install::class, 'install what is missing and build the pages, and start nothing'],
@@ -32,7 +33,8 @@ final class Crag
             'put everything that is kept into one file, while it runs [FILE | --into=FOLDER --keep=14]',
         ],
         'restore' => [Restore::class, 'put a backup back, in place of what is there [FILE]'],
-        'invite' => [Invite::class, 'make a link with which one teacher can make an account [--days=7]'],
+        'move-to' => [MoveTo::class, 'carry everything into another database, and compare [pgsql://… | sqlite]'],
+        'invite' => [Invite::class, 'make a link with which one teacher can make an account, or somebody who looks after schools [--days=7] [--administrator]'],
         'doctor' => [Doctor::class, 'say what is missing or wrong, and how to mend it'],
     ];
 

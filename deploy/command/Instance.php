@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Deploy;
 
 use Deploy\Install\Setup;
+use Deploy\Keep\DataLock;
 
 /**
  * One running Crag: nginx, php-fpm and a queue worker on a port of its own, everything that they need at run time
@@ -14,6 +15,12 @@ final class Instance
 {
     /** What a part listens at in the instance's folder. */
     private const SOCKETS = ['nginx' => ['publish', 'gate', 'live'], 'php-fpm' => ['php-live', 'php-page', 'php-dear']];
+
+    /** The front looks every second, and believes it the second time. */
+    private const LEAVES_S = 3;
+
+    /** Where nothing else is said: enough for a few nodes, and few enough to wait beside each other. */
+    private const PARTS = 4;
 
     /** @var array<string, Child> */
     private array $children = [];
@@ -38,6 +45,12 @@ final class Instance
     public static function lasting(string $host, int $port): self
     {
         return new self(Setting::run($port), Setting::data(), $host, $port, false);
+    }
+
+    /** One of several that share their data, their database and their Redis: for benches, on this machine. */
+    public static function node(string $run, string $data, int $port): self
+    {
+        return new self($run, $data, '127.0.0.1', $port, true);
     }
 
     /** An instance with empty data at each start. */
@@ -68,13 +81,17 @@ final class Instance
             'APP_URL' => $this->address(),
             'CRAG_RUN' => $this->run,
             'CRAG_DATA' => $this->data,
+            'CRAG_DATABASE_URL' => Setting::database(),
+            'CRAG_REDIS_URL' => Setting::redis(),
+            'CRAG_NODE' => $this->nodeName(),
+            'CRAG_LOG' => Setting::logsJson() ? 'json' : '',
             'CRAG_URL' => Setting::url(),
             'CRAG_TEACHERS' => Setting::teachers(),
             'CRAG_ZONE' => Setting::zone(),
             'CRAG_DECIMAL' => Setting::decimal(),
             'CRAG_MONEY' => Setting::money(),
             // Half-made files lie with the data, and go when it is started again.
-            'TMPDIR' => "{$this->data}/tmp",
+            'TMPDIR' => $this->tmp(),
             'CRAG_DEMO' => $this->demo ? 'true' : 'false',
             ...$this->demo ? self::shown() : [],
             'DB_DATABASE' => "{$this->data}/crag.sqlite",
@@ -110,7 +127,8 @@ final class Instance
                     '.',
             );
         }
-        $this->lock();
+        Setting::isDistrict();
+        $this->lock = DataLock::take($this->data, $this->nodeName());
         $this->endLeftovers();
         if (Port::isTaken($this->host, $this->port)) {
             throw new Problem("Port {$this->port} is taken. Choose another with --port=N.");
@@ -170,10 +188,25 @@ final class Instance
         return array_map(static fn (int $part): string => "keep-{$part}", range(0, self::keepers() - 1));
     }
 
-    /** How many keepers share the sessions. SQLite has one writer at a time, so that few are enough. */
+    /**
+     * How many keepers share the sessions. SQLite has one writer at a time, so that few are enough. Where several nodes
+     * share their sessions each has a keeper for each part, and one of them has it.
+     */
     private static function keepers(): int
     {
-        return Setting::keepers() ?? max(1, min(4, intdiv(self::cores(), 4)));
+        return Setting::keepers() ?? (Setting::isDistrict() ? self::PARTS : max(1, min(4, intdiv(self::cores(), 4))));
+    }
+
+    /** What tells this node from the others; empty where there is one. */
+    public function nodeName(): string
+    {
+        return Setting::isDistrict() ? php_uname('n')."-{$this->port}" : '';
+    }
+
+    /** Half-made files: with the data, each node's own. */
+    private function tmp(): string
+    {
+        return "{$this->data}/tmp".($this->nodeName() === '' ? '' : "/{$this->nodeName()}");
     }
 
     private static function cores(): int
@@ -245,9 +278,11 @@ final class Instance
                 $asked = true;
             });
         }
+        $logs = Setting::logsJson() ? new LogLines($this->run, $this->nodeName()) : null;
         while (! $asked) {
             usleep(200_000);
             $this->closeSockets();
+            array_map(Console::say(...), $logs?->since() ?? []);
             foreach ($this->children as $name => $child) {
                 // @phpstan-ignore booleanNot.alwaysTrue (a signal sets it)
                 if (! $asked && ! $child->isRunning()) {
@@ -255,7 +290,7 @@ final class Instance
                 }
             }
         }
-        $this->stop();
+        $this->leave();
     }
 
     /**
@@ -278,26 +313,6 @@ final class Instance
         $this->note($name, $child);
     }
 
-    /** One Crag for one folder of data. The lock goes with this process, however it ends. */
-    private function lock(): void
-    {
-        Folder::make($this->data);
-        $lock = fopen("{$this->data}/lock", 'c+e');
-        if ($lock === false || ! flock($lock, LOCK_EX | LOCK_NB)) {
-            $pid = $lock === false ? '' : trim((string) stream_get_contents($lock));
-            throw new Problem(
-                "Crag is running on {$this->data} already".
-                    ($pid === '' ? '' : " (process {$pid})").
-                    '. Stop that one first, or set CRAG_DATA to another folder.',
-            );
-        }
-        ftruncate($lock, 0);
-        rewind($lock);
-        fwrite($lock, (string) getmypid());
-        fflush($lock);
-        $this->lock = $lock;
-    }
-
     /** nginx makes its sockets for everybody; they are nobody's but ours. */
     private function closeSockets(): void
     {
@@ -312,6 +327,28 @@ final class Instance
     private function note(string $name, Child $child): void
     {
         file_put_contents("{$this->run}/{$name}.started", (string) $child->pid());
+    }
+
+    /** Everything at once and without a word, as when the machine goes off. */
+    public function kill(): void
+    {
+        foreach ($this->children as $child) {
+            foreach (Child::descendants($child->pid()) as $pid) {
+                posix_kill($pid, SIGKILL);
+            }
+            $child->endGroup();
+        }
+        $this->stop();
+    }
+
+    /** As one of several: it says that it goes, so that the front sends nobody here any more, and then stops. */
+    public function leave(): void
+    {
+        if ($this->nodeName() !== '') {
+            touch("{$this->run}/leaving");
+            sleep(self::LEAVES_S);
+        }
+        $this->stop();
     }
 
     /** Ends every process that was started, the last one first. */
@@ -335,8 +372,9 @@ final class Instance
 
     private function makeReady(): void
     {
-        Folder::remove("{$this->data}/tmp");
-        Folder::make("{$this->data}/tmp");
+        @unlink("{$this->run}/leaving");
+        Folder::remove($this->tmp());
+        Folder::make($this->tmp());
         foreach (['tmp', 'cache/views', 'cache/data', 'cache/fonts'] as $folder) {
             Folder::make("{$this->run}/{$folder}");
         }
@@ -377,8 +415,11 @@ final class Instance
                 array_map(static fn (string $one): string => "allow {$one};", Setting::watchers()),
             ),
             'keepers' => self::shares(),
+            'shared_channels' => Setting::redis() === ''
+                ? ''
+                : 'nchan_redis_url "'.Setting::redis().'"; nchan_use_redis on;',
             'nice' => $asRoot ? '4' : '0',
-            'data' => $this->data,
+            'tmp' => $this->tmp(),
         ];
         $files = [
             'nginx/nginx.conf' => $asRoot ? 'user root;' : '',
@@ -392,6 +433,7 @@ final class Instance
                 $text = str_replace('{{'.$name.'}}', $value, $text);
             }
             file_put_contents($this->run.'/'.basename($file), $text);
+            chmod($this->run.'/'.basename($file), 0o600);
         }
     }
 
@@ -444,8 +486,12 @@ final class Instance
         $file = "{$this->data}/app.key";
         if (! is_file($file)) {
             Folder::make($this->data);
-            file_put_contents($file, 'base64:'.base64_encode(random_bytes(32)));
-            chmod($file, 0o600);
+            $made = "{$file}-".getmypid();
+            file_put_contents($made, 'base64:'.base64_encode(random_bytes(32)));
+            chmod($made, 0o600);
+            // Of several nodes that start together one makes it: a link is made whole, and once.
+            @link($made, $file);
+            unlink($made);
         }
 
         return (string) file_get_contents($file);

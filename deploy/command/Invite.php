@@ -13,13 +13,19 @@ final class Invite
     {
         $days = $options->whole('days', 7, 1, 60);
         $instance = Instance::lasting('127.0.0.1', $options->whole('port', 8000, 1, 65535));
-        if (! is_file("{$instance->data}/crag.sqlite")) {
+        if (Setting::database() === '' && ! is_file("{$instance->data}/crag.sqlite")) {
             throw new Problem('There is no data yet: start ./crag serve once.');
         }
         Console::say(
             trim(
                 Shell::output(
-                    [PHP_BINARY, 'artisan', 'crag:invite', "--days={$days}"],
+                    [
+                        PHP_BINARY,
+                        'artisan',
+                        'crag:invite',
+                        "--days={$days}",
+                        ...$options->has('administrator') ? ['--administrator'] : [],
+                    ],
                     Setup::root(),
                     $instance->environment(),
                 ),

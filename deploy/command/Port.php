@@ -6,16 +6,30 @@ namespace Deploy;
 
 final class Port
 {
+    private const TRIES = 50;
+
+    /** @var array<int, resource> by port, held until this process ends: between finding a port and using it another could find it too */
+    private static array $taken = [];
+
+    /** One that nobody listens at, and that no other process here has been given. */
     public static function free(): int
     {
-        $socket = stream_socket_server('tcp://127.0.0.1:0');
-        if ($socket === false) {
-            throw new Problem('No free port was found.');
-        }
-        $name = (string) stream_socket_get_name($socket, false);
-        fclose($socket);
+        for ($try = 0; $try < self::TRIES; $try++) {
+            $socket = stream_socket_server('tcp://127.0.0.1:0');
+            if ($socket === false) {
+                break;
+            }
+            $name = (string) stream_socket_get_name($socket, false);
+            fclose($socket);
+            $port = (int) substr($name, (int) strrpos($name, ':') + 1);
+            $lock = fopen(sys_get_temp_dir()."/crag-port-{$port}", 'c');
+            if ($lock !== false && ! isset(self::$taken[$port]) && flock($lock, LOCK_EX | LOCK_NB)) {
+                self::$taken[$port] = $lock;
 
-        return (int) substr($name, (int) strrpos($name, ':') + 1);
+                return $port;
+            }
+        }
+        throw new Problem('No free port was found.');
     }
 
     public static function isTaken(string $host, int $port): bool

@@ -4,16 +4,21 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\AccountRole;
 use App\Accounts\Invitation;
 use App\Accounts\JoinTeachers;
 use App\Accounts\WhoTeaches;
 use App\Http\CurrentTeacher;
 use App\Http\Visitor;
+use App\Live\PublicAddress;
+use App\Models\Teachers\School;
 use App\Models\Teachers\Teacher;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Str;
@@ -24,6 +29,9 @@ use Illuminate\Validation\ValidationException;
 final readonly class AccountController
 {
     private const TRIES_A_MINUTE = 6;
+
+    /** An invitation that somebody asked for themselves. */
+    private const ASKED_DAYS = 2;
 
     /** On one account, from wherever they come. */
     private const TRIES_ON_AN_ACCOUNT = 30;
@@ -37,6 +45,9 @@ final readonly class AccountController
         return view('account.account', [
             'teacher' => CurrentTeacher::found($request),
             'mayMake' => self::mayMake($request),
+            'mayAccept' => Invitation::isAccepted($request),
+            'invitedTo' => Invitation::accepted($request)[0] ?? null,
+            'canAsk' => School::query()->where('domains', '!=', '')->exists(),
             'who' => WhoTeaches::here(),
             'devices' => CurrentTeacher::found($request)->devices()->orderByDesc('updated_at')->get(),
             'here' => CurrentTeacher::device($request)?->token_hash,
@@ -62,8 +73,7 @@ final readonly class AccountController
             ],
             ['email.unique' => __('There’s already an account with this address. Sign in instead.')],
         );
-        $teacher->update($request->only(['name', 'email', 'password']));
-        Invitation::use($request);
+        $this->belongs($request, $teacher, $request->only(['name', 'email', 'password']));
 
         return redirect()->route('plans')->with('said', __('Your account is ready. Sign in with it on any device.'));
     }
@@ -81,6 +91,67 @@ final readonly class AccountController
         return redirect()
             ->route('account')
             ->with('said', __('You’ve been invited to teach with Crag here: make your account.'));
+    }
+
+    /** Who has an account already comes into the school that they are invited to, or looks after it from now on. */
+    public function accept(Request $request): RedirectResponse
+    {
+        $teacher = CurrentTeacher::found($request);
+        abort_unless($teacher->hasAccount(), 409, __('Make an account first.'));
+        abort_unless(Invitation::isAccepted($request), 404, __('This invitation has been used, or is too old. Ask for another.'));
+        $this->belongs($request, $teacher, []);
+
+        return redirect()->route('account')->with('said', __('Done.'));
+    }
+
+    /**
+     * @param  array<string, mixed>  $with  what is set beside it
+     */
+    private function belongs(Request $request, Teacher $teacher, array $with): void
+    {
+        [$school, $role] = Invitation::accepted($request) ?? [null, AccountRole::Teacher];
+        DB::transaction(static function () use ($request, $teacher, $with, $school, $role): void {
+            $isNew = $school !== null && $teacher->school_id !== $school->id;
+            abort_if(
+                $isNew && ($school->going_at !== null || ! $school->hasRoomForTeacher()),
+                409,
+                __('This school has no room for another teacher. Ask the person who looks after Crag there.'),
+            );
+            abort_if(
+                $school !== null && $teacher->isAdministrator() && $teacher->school_id === null,
+                409,
+                __('You look after every school here, so you can’t belong to one of them.'),
+            );
+            $isAdministrator = $role === AccountRole::Administrator;
+            $teacher->update($with +
+                ($school === null && ! $isAdministrator ? [] : ['school_id' => $school?->id]) +
+                ($isAdministrator ? ['role' => $role] : []));
+            Invitation::use($request);
+        });
+    }
+
+    /** Whoever reads mail at a school's address teaches there. The answer is the same whatever was typed. */
+    public function ask(Request $request): RedirectResponse
+    {
+        $request->validate(['school_email' => ['required', 'email', 'max:200']], [], ['school_email' => __('e-mail')]);
+        $address = mb_strtolower($request->string('school_email')->trim()->toString());
+        $school = School::query()
+            ->where('domains', '!=', '')
+            ->whereNull('going_at')
+            ->get()
+            ->first(static fn (School $one): bool => $one->mailDomains()->have($address));
+        if ($school !== null) {
+            $link = PublicAddress::of('invitation', ['token' => Invitation::make(self::ASKED_DAYS, $school)]);
+            $words = __(
+                "Someone asked to teach with Crag at :school with this address. If it was you, open this link within two days and make your account:\n\n:link\n\nIf it wasn’t you, there’s nothing you need to do.",
+                ['school' => $school->name, 'link' => $link],
+            );
+            Mail::raw($words, static fn ($mail) => $mail->to($address)->subject(__('Teach with Crag')));
+        }
+
+        return redirect()
+            ->route('account')
+            ->with('said', __('If that’s an address at a school here, we’ve sent it an e-mail with an invitation.'));
     }
 
     private static function mayMake(Request $request): bool

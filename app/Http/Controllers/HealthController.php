@@ -12,6 +12,7 @@ use Crag\Session\Room\SeatState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 
 /** How this installation is, for whatever watches over it. */
 final readonly class HealthController
@@ -93,7 +94,7 @@ final readonly class HealthController
                 'crag_queue_jobs',
                 'gauge',
                 'Records and files that wait or are being made.',
-                [['', DB::table('jobs')->count()]],
+                [['', Queue::size()]],
             ],
             ['crag_queue_failed', 'gauge', 'Those that failed.', [['', DB::table('failed_jobs')->count()]]],
             [

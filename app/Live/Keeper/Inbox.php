@@ -23,14 +23,11 @@ final class Inbox
 
     private string $text = '';
 
-    /**
-     * @param  string  $socket  where nginx listens
-     * @param  string  $mark  a file that says how far it was read
-     */
+    /** @param  string  $socket  where nginx listens */
     public function __construct(
         private readonly string $socket,
         private readonly int $part,
-        private readonly string $mark,
+        private readonly Share $share,
     ) {
     }
 
@@ -81,7 +78,7 @@ final class Inbox
         if ($stream === false) {
             return false;
         }
-        $last = trim((string) @file_get_contents($this->mark));
+        $last = $this->share->readTo();
         fwrite(
             $stream,
             "GET /keep/{$this->part} HTTP/1.1\r\nHost: keep\r\nAccept: text/event-stream\r\n".
@@ -104,7 +101,7 @@ final class Inbox
         }
         preg_match_all('/^data: ?(.*)$/m', substr($this->text, 0, $end), $found);
         if (preg_match_all('/^id: ?([0-9:,\[\]-]+)$/m', substr($this->text, 0, $end), $ids) > 0) {
-            file_put_contents($this->mark, end($ids[1]));
+            $this->share->hasRead(end($ids[1]));
         }
         $this->text = substr($this->text, $end + 2);
 

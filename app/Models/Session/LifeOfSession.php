@@ -40,7 +40,17 @@ trait LifeOfSession
 
     public function retention(): Retention
     {
-        return Retention::days($this->keep_days ?? config()->integer('crag.keep_days'));
+        $longest = $this->longestDays();
+
+        return Retention::days(
+            $this->keep_days === null ? ($longest ?? config()->integer('crag.keep_days')) : min($this->keep_days, $longest ?? PHP_INT_MAX),
+        );
+    }
+
+    /** As its school has it; null where that says nothing. */
+    public function longestDays(): ?int
+    {
+        return $this->school_id === null ? null : $this->loadMissing('school')->school?->keep_days;
     }
 
     /** Until when it is kept, in words; as if it ended now while it runs. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models\Teachers;
 
+use App\Accounts\AccountRole;
 use App\Live\PublicAddress;
 use App\Models\LiveSession;
 use App\Models\Model;
@@ -11,6 +12,7 @@ use Crag\Session\Rules\Role;
 use Illuminate\Auth\Passwords\CanResetPassword;
 use Illuminate\Contracts\Auth\CanResetPassword as Resettable;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Facades\DB;
@@ -27,6 +29,10 @@ use Illuminate\Support\Str;
  * @property ?string $password  hashed
  * @property string $return_key
  * @property ?list<string> $phrases  for notes on checks
+ * @property ?string $school_id
+ * @property AccountRole $role
+ * @property ?\Illuminate\Support\Carbon $stopped_at  since when they may not teach here any more
+ * @property ?School $school
  */
 final class Teacher extends Model implements Resettable
 {
@@ -37,7 +43,10 @@ final class Teacher extends Model implements Resettable
 
     protected $guarded = [];
 
-    protected $attributes = ['name' => '', 'email' => null, 'password' => null, 'return_key' => ''];
+    protected $attributes = [
+        'name' => '', 'email' => null, 'password' => null, 'return_key' => '', 'school_id' => null, 'role' => 'teacher',
+        'stopped_at' => null,
+    ];
 
     protected $hidden = ['password', 'return_key'];
 
@@ -50,7 +59,9 @@ final class Teacher extends Model implements Resettable
 
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'phrases' => 'array'];
+        return [
+            'password' => 'hashed', 'phrases' => 'array', 'role' => AccountRole::class, 'stopped_at' => 'datetime',
+        ];
     }
 
     /** @param  string  $token */
@@ -62,6 +73,23 @@ final class Teacher extends Model implements Resettable
             ['link' => $link],
         );
         Mail::raw($words, fn ($mail) => $mail->to((string) $this->email)->subject(__('A new password for Crag')));
+    }
+
+    /** @return BelongsTo<School, $this> */
+    public function school(): BelongsTo
+    {
+        return $this->belongsTo(School::class);
+    }
+
+    /** Whether they look after schools: after theirs, or where they have none after all. */
+    public function isAdministrator(): bool
+    {
+        return $this->hasAccount() && $this->role === AccountRole::Administrator && $this->stopped_at === null;
+    }
+
+    public function looksAfter(School $school): bool
+    {
+        return $this->isAdministrator() && ($this->school_id === null || $this->school_id === $school->id);
     }
 
     public function hasAccount(): bool

@@ -42,7 +42,7 @@ final readonly class EndIdle
         foreach (LiveSession::query()->whereNull('ended_at')->get() as $session) {
             $this->each($session, fn () => $this->endIfIdle($session, $aliveFromMs));
         }
-        foreach ($mayForget ? LiveSession::query()->whereNotNull('ended_at')->get() : [] as $session) {
+        foreach ($mayForget ? LiveSession::query()->whereNotNull('ended_at')->with('school')->get() : [] as $session) {
             $this->each($session, fn () => $this->forgetIfOver($session));
         }
     }

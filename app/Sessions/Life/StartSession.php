@@ -11,6 +11,7 @@ use App\Models\Teachers\Roster;
 use App\Models\Teachers\Teacher;
 use App\Plans\MakePlan;
 use App\Plans\PreparedPrompt;
+use App\Schools\MayBegin;
 use Crag\Canvas\Log\TrayInForce;
 use Crag\Prompt\Backdrop\Backdrop;
 use Crag\Prompt\Tray\ToolTray;
@@ -111,8 +112,10 @@ final readonly class StartSession
     /** @param  array<string, mixed>  $with */
     private static function begin(Teacher $teacher, array $with): LiveSession
     {
+        MayBegin::check($teacher);
         $session = LiveSession::query()->create(
             $with + [
+                'school_id' => $teacher->school_id,
                 'teacher_name' => $teacher->name,
                 'join_code' => self::freeCode(),
                 'return_key' => Str::random(40),

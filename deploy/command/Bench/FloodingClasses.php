@@ -85,7 +85,7 @@ final readonly class FloodingClasses
                 'students' => $this->students,
                 'classes' => $classes,
                 'way' => $this->way,
-                ...$this->stored($class, $found['ids']),
+                ...StoredStrokes::count(new PDO("sqlite:{$class->instance->data}/crag.sqlite"), $found['ids']),
                 'over_http' => $found['posts'],
                 'saved_ms' => Quantiles::of($found['saved'], 50, 95, 99),
                 'cpu_s' => array_combine(self::parts(), $cpu),
@@ -133,35 +133,5 @@ final readonly class FloodingClasses
         $fields = preg_split('/\s+/', (string) strtok((string) file_get_contents('/proc/stat'), "\n")) ?: [];
 
         return (int) ($fields[8] ?? 0) / 100;
-    }
-
-    /**
-     * @param  list<string>  $ids  of what was finished
-     * @return array{posted: int, stored: int, missing: int, twice: int, disordered: int}
-     */
-    private function stored(DemoClass $class, array $ids): array
-    {
-        $database = new PDO("sqlite:{$class->instance->data}/crag.sqlite");
-        $rows = $database->query(
-            "select op_id, canvas_id, made_at_ms from operations where layer = 'student' order by canvas_id, n",
-        );
-        $times = [];
-        $disordered = 0;
-        $last = [];
-        foreach ($rows === false ? [] : $rows->fetchAll(PDO::FETCH_NUM) as [$id, $canvas, $at]) {
-            $times[$id] = ($times[$id] ?? 0) + 1;
-            // A student's strokes stand in the log in the order in which they were made.
-            $disordered += (int) $at < ($last[$canvas] ?? 0) ? 1 : 0;
-            $last[$canvas] = (int) $at;
-        }
-        $stored = array_intersect_key($times, array_flip($ids));
-
-        return [
-            'posted' => count($ids),
-            'stored' => count($stored),
-            'missing' => count($ids) - count($stored),
-            'twice' => count(array_filter($stored, static fn (int $n): bool => $n > 1)),
-            'disordered' => $disordered,
-        ];
     }
 }

@@ -61,6 +61,7 @@ final class Requirements
     private const SHARED = [
         'postgresql' => '/usr/lib/postgresql/15/bin/postgres',
         'redis-server' => '/usr/bin/redis-server',
+        'haproxy' => '/usr/sbin/haproxy',
     ];
 
     /** For `./crag test engines` alone. */

@@ -24,7 +24,7 @@ use SplFileInfo;
 final class Backup
 {
     /** Made anew, of this machine alone, or of no use elsewhere. */
-    private const LEFT_OUT = '#\A(?:crag\.sqlite|tmp/|web-sessions/|backups/|lock\z|to-rewrite\z|mails\.log\z|lost\+found)#';
+    private const LEFT_OUT = '#\A(?:crag\.sqlite|tmp/|web-sessions/|backups/|lock\z|lock-|to-rewrite\z|mails\.log\z|lost\+found)#';
 
     private const VERSION = 1;
 
@@ -55,7 +55,7 @@ final class Backup
     /** @return array{files: int, rows: int, bytes: int} */
     public static function make(string $data, string $file): array
     {
-        if (! is_file("{$data}/crag.sqlite")) {
+        if (Setting::database() === '' && ! is_file("{$data}/crag.sqlite")) {
             throw new Problem("There is no database in {$data}.");
         }
         $folder = dirname($file);
@@ -65,8 +65,7 @@ final class Backup
         $staging = self::staging($folder);
         $part = "{$file}.part";
         try {
-            $database = self::open("{$data}/crag.sqlite");
-            $database->exec('VACUUM INTO '.$database->quote("{$staging}/crag.sqlite"));
+            self::copyDatabase($data, "{$staging}/crag.sqlite");
             $manifest = [
                 'version' => self::VERSION,
                 'made_at' => date(DATE_ATOM),
@@ -122,6 +121,18 @@ final class Backup
             Folder::remove($staging);
             @unlink($part);
         }
+    }
+
+    /** As it stands at one moment, in one file, whatever it lives in. */
+    private static function copyDatabase(string $data, string $file): void
+    {
+        if (Setting::database() !== '') {
+            MoveTo::carry(Setting::database(), $file);
+
+            return;
+        }
+        $database = self::open("{$data}/crag.sqlite");
+        $database->exec('VACUUM INTO '.$database->quote($file));
     }
 
     /**

@@ -29,20 +29,25 @@ final class Restore
     {
         $file = realpath($file) ?: throw new Problem("There is no file {$file}.");
         $data = rtrim($data, '/');
-        Folder::make($data);
-        $lock = fopen("{$data}/lock", 'c+e');
-        if ($lock === false || ! flock($lock, LOCK_EX | LOCK_NB)) {
-            throw new Problem("Crag is running on {$data}. Stop it first.");
-        }
+        $locks = DataLock::takeAll($data);
         $fresh = Backup::unpack($file, Backup::staging(dirname($data)));
-        $aside = is_file("{$data}/crag.sqlite") ? "{$data}-before-".date('Y-m-d-His') : null;
+        if (Setting::database() !== '') {
+            try {
+                MoveTo::carry("{$fresh}/crag.sqlite", Setting::database());
+                unlink("{$fresh}/crag.sqlite");
+            } catch (Problem $problem) {
+                Folder::remove($fresh);
+                throw $problem;
+            }
+        }
+        $aside = is_file("{$data}/crag.sqlite") || is_file("{$data}/app.key") ? "{$data}-before-".date('Y-m-d-His') : null;
         if ($aside === null) {
             Folder::remove($data);
         } else {
             rename($data, $aside);
         }
         rename($fresh, $data);
-        fclose($lock);
+        array_map(fclose(...), $locks);
 
         return $aside;
     }

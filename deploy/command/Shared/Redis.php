@@ -12,6 +12,14 @@ final class Redis extends Server
         return "redis://127.0.0.1:{$this->port}";
     }
 
+    public function open(): \Redis
+    {
+        $redis = new \Redis();
+        $redis->connect('127.0.0.1', $this->port);
+
+        return $redis;
+    }
+
     protected function name(): string
     {
         return 'redis';

@@ -6,6 +6,12 @@
         @if ($teacher->hasAccount())
             <p>{{ __('You’re signed in as :name (:email). Your plans, classes and sessions are on every device where you sign in.',
                 ['name' => $teacher->name, 'email' => $teacher->email]) }}</p>
+            @if ($mayAccept)
+                <form method="post" action="{{ route('account.accept') }}" class="mb-3">@csrf
+                    <button class="btn btn-go">{{ $invitedTo === null
+                        ? __('Accept the invitation')
+                        : __('Accept the invitation from :school', ['school' => $invitedTo->name]) }}</button></form>
+            @endif
             <form method="post" action="{{ route('account.sign-out') }}">@csrf
                 <button class="btn btn-outline-slate">{{ __('Sign out on this device') }}</button></form>
             @include('account.own')
@@ -31,6 +37,15 @@
                         <button class="btn btn-go w-100">{{ __('Make the account') }}</button>
                     </form>
                     @else
+                        @if ($canAsk)
+                            <form method="post" action="{{ route('account.ask') }}" class="mb-3">
+                                @csrf
+                                <p>{{ __('Have an e-mail address at your school? We’ll send an invitation to it.') }}</p>
+                                <x-field name="school_email" type="email" :words="__('E-mail at your school')" maxlength="200"
+                                    required autocomplete="email" :value="old('school_email')" />
+                                <button class="btn btn-go w-100 mt-2">{{ __('Send me an invitation') }}</button>
+                            </form>
+                        @endif
                         <p>{{ __('You need an invitation to make an account here. Ask whoever looks after Crag at your school.') }}</p>
                     @endif
                 </section>

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Tests\Feature\House;
 
 use Deploy\Bench\Quantiles;
+use Deploy\Bench\Station;
 use Deploy\Child;
 use Deploy\Folder;
 use Deploy\Install\Setup;
+use Deploy\LogLines;
 use Deploy\Options;
 use Deploy\Port;
 use Deploy\Problem;
+use Deploy\SecondTry;
 use Deploy\Shell;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
@@ -46,6 +49,67 @@ final class DeployTest extends TestCase
         self::assertSame(['p50' => 50.0, 'p95' => 95.0, 'p99' => 99.0], Quantiles::of(range(100, 1), 50, 95, 99));
         self::assertSame(['p50' => 3.5], Quantiles::of([3.5], 50));
         self::assertSame(['p50' => null], Quantiles::of([], 50));
+    }
+
+    public function test_what_did_not_pass_is_tried_again_whether_it_failed_or_was_never_begun(): void
+    {
+        $listed = "Available tests:\n - Tests\\A::test_x\n - Tests\\A::test_y#0\n - Tests\\A::test_y#1\n - Tests\\B::test_z\n";
+        $case = static fn (string $class, string $name, string $in = ''): string => "<testcase class=\"Tests\\{$class}\" name=\"{$name}\">{$in}</testcase>";
+        $junit = static fn (string ...$cases): string => '<testsuites><testsuite>'.implode('', $cases).'</testsuite></testsuites>';
+        $x = $case('A', 'test_x');
+        $y = $case('A', 'test_y with data set #0').$case('A', 'test_y with data set #1', '<failure/>');
+        self::assertSame(['Tests\A::test_y', 'Tests\B::test_z'], SecondTry::of($listed, $junit($x, $y)));
+        self::assertSame(['Tests\B::test_z'], SecondTry::of($listed, $junit($x, $case('A', 'test_y with data set #1'))));
+        self::assertSame([], SecondTry::of($listed, ''), 'nothing is known of it');
+        $many = implode("\n", array_map(static fn (int $n): string => " - Tests\A::test_{$n}", range(1, 7)));
+        self::assertSame([], SecondTry::of($many, $junit()), 'too many for an accident');
+    }
+
+    public function test_a_port_is_given_once(): void
+    {
+        $ports = array_map(static fn (): int => Port::free(), range(1, 20));
+        self::assertSame($ports, array_values(array_unique($ports)));
+        $code = 'require "vendor/autoload.php"; echo json_encode(array_map(fn () => Deploy\Port::free(), range(1, 20)));';
+        $others = json_decode(Shell::output([PHP_BINARY, '-r', $code], Setup::root()), true);
+        self::assertSame([], array_intersect($ports, $others));
+    }
+
+    public function test_what_parts_log_is_handed_on_once_in_whole_lines_of_json(): void
+    {
+        $run = sys_get_temp_dir().'/crag-lines-'.getmypid();
+        Folder::make($run);
+        try {
+            $lines = new LogLines($run, 'north-8000');
+            self::assertSame([], $lines->since());
+            file_put_contents("{$run}/crag.log", '{"message":"a beam","level":400}'."\n".'{"message":"half');
+            file_put_contents("{$run}/nginx.log", "no room \xff\n\n");
+            file_put_contents("{$run}/stored.log", "1 2 200\n");
+            self::assertSame(
+                [
+                    '{"node":"north-8000","part":"crag","message":"a beam","level":400}',
+                    '{"node":"north-8000","part":"nginx","message":"no room �"}',
+                ],
+                $lines->since(),
+            );
+            self::assertSame([], $lines->since());
+            file_put_contents("{$run}/crag.log", ' a beam"}'."\n", FILE_APPEND);
+            self::assertSame(['{"node":"north-8000","part":"crag","message":"half a beam"}'], $lines->since());
+            // Begun anew by whoever turns logs over.
+            file_put_contents("{$run}/nginx.log", "again\n");
+            self::assertSame(['{"node":"north-8000","part":"nginx","message":"again"}'], $lines->since());
+        } finally {
+            Folder::remove($run);
+        }
+    }
+
+    public function test_a_station_serves_who_came_first_and_says_how_busy_it_was(): void
+    {
+        $one = new Station(1);
+        self::assertSame([10.0, 20.0, 60.0], [$one->take(0, 10), $one->take(5, 10), $one->take(50, 10)]);
+        self::assertSame(0.3, $one->use(100));
+        $two = new Station(2);
+        self::assertSame([10.0, 15.0, 20.0], [$two->take(0, 10), $two->take(5, 10), $two->take(5, 10)]);
+        self::assertSame(0.15, $two->use(100));
     }
 
     public function test_a_taken_port_is_seen_and_a_free_one_is_free(): void

@@ -9,6 +9,7 @@ use App\Live\Keeper\Delivery;
 use App\Live\Keeper\Inbox;
 use App\Live\Keeper\Keep;
 use App\Live\Keeper\KeepKey;
+use App\Live\Keeper\OwnShare;
 use App\Models\Canvas;
 use App\Models\LiveSession;
 use App\Models\LoggedOperation;
@@ -317,7 +318,7 @@ final class KeeperTest extends CragTestCase
         @mkdir($folder);
         [$socket, $mark] = ["{$folder}/publish.sock", "{$folder}/keep.read"];
         try {
-            $inbox = new Inbox($socket, 2, $mark);
+            $inbox = new Inbox($socket, 2, new OwnShare($mark));
             self::assertSame([], $inbox->wait(0), 'nginx is not there yet');
             $server = stream_socket_server("unix://{$socket}");
             self::assertNotFalse($server);
@@ -334,7 +335,7 @@ final class KeeperTest extends CragTestCase
             self::assertSame('18:0', file_get_contents($mark));
             fclose($nginx);
             self::assertSame([], $inbox->wait(1000), 'nginx has gone');
-            (new Inbox($socket, 2, $mark))->wait(0);
+            (new Inbox($socket, 2, new OwnShare($mark)))->wait(0);
             $again = stream_socket_accept($server, 1);
             self::assertNotFalse($again);
             self::assertStringContainsString("Last-Event-ID: 18:0\r\n", (string) fread($again, 1000));

@@ -29,6 +29,8 @@ enum Refusal: string
     case OffersOff = 'offers_off';
     case KeepBackOff = 'keep_back_off';
     case OtherGroup = 'other_group';
+    case SchoolSessions = 'school_sessions';
+    case SchoolSpace = 'school_space';
 
     public function sentence(): string
     {
@@ -54,6 +56,8 @@ enum Refusal: string
             self::LeadHidden => 'There’s no teacher’s page to look at now.',
             self::OffersOff => 'Your teacher isn’t taking offers now.',
             self::KeepBackOff => 'You can’t ask for that in this session.',
+            self::SchoolSessions => 'Your school is running as many sessions as it can at once. End one first, or ask the person who looks after Crag.',
+            self::SchoolSpace => 'Your school’s space for work is full. Forget an old session first, or ask the person who looks after Crag.',
             self::OtherGroup => 'You’re in another group now, so this can’t go on the old canvas.',
         };
     }

@@ -13,7 +13,7 @@
     <form method="post" action="{{ route('desk.keep', $session) }}" class="keep-days">
         @csrf
         <label>{{ __('Days after the session') }} <input type="number" name="keep_days" class="form-control"
-            min="{{ $session->isRunning() ? 0 : 1 }}" max="{{ Crag\Session\Life\Retention::LONGEST_DAYS }}"
+            min="{{ $session->isRunning() ? 0 : 1 }}" max="{{ $session->longestDays() ?? Crag\Session\Life\Retention::LONGEST_DAYS }}"
             value="{{ $retention->days }}" required></label>
         <button class="btn btn-outline-slate">{{ __('Keep for this long') }}</button>
     </form>

@@ -94,7 +94,7 @@
             <label
                 for="keep-days">{{ __('Keep for this many days after the session (0: delete at the end)') }}</label>
             <input id="keep-days" name="keep_days" type="number" min="0"
-                max="{{ Crag\Session\Life\Retention::LONGEST_DAYS }}" class="form-control mb-2"
+                max="{{ $session->longestDays() ?? Crag\Session\Life\Retention::LONGEST_DAYS }}" class="form-control mb-2"
                 value="{{ $session->retention()->days }}" data-to="/desk/{{ $session->id }}/keep">
             <label for="own-time">{{ __('Stay open without you until the end of this day') }}</label>
             <input id="own-time" name="until" type="date" class="form-control"

@@ -26,7 +26,8 @@ final class KeepController
 
     public function days(Request $request, LiveSession $session): JsonResponse|RedirectResponse
     {
-        $request->validate(['keep_days' => ['nullable', 'integer', 'min:0', 'max:'.Retention::LONGEST_DAYS]]);
+        $longest = $session->longestDays() ?? Retention::LONGEST_DAYS;
+        $request->validate(['keep_days' => ['nullable', 'integer', 'min:0', "max:{$longest}"]]);
         $session->update([
             'keep_days' => $request->input('keep_days') === null ? null : $request->integer('keep_days'),
         ]);

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Jobs;
+
+use App\Accounts\DeleteTeacher;
+use App\Models\HeldFolder;
+use App\Models\Teachers\School;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Queue\Queueable;
+
+/**
+ * Everything of a school: its teachers with all that is theirs, and the school. A worker that is killed goes on where
+ * it was: who is gone is gone.
+ */
+final class RemoveSchool implements ShouldQueue
+{
+    use Queueable;
+
+    public function __construct(private readonly string $schoolId)
+    {
+    }
+
+    public function handle(DeleteTeacher $delete): void
+    {
+        $school = School::query()->find($this->schoolId);
+        if ($school?->going_at === null) {
+            return;
+        }
+        foreach ($school->teachers()->get() as $teacher) {
+            $delete($teacher);
+            // In another school's sessions somebody stays, without a name: no more of this school.
+            $teacher->exists && $teacher->update(['school_id' => null, 'role' => 'teacher', 'stopped_at' => now()]);
+        }
+        HeldFolder::remove('schools', $school->id);
+        $school->delete();
+    }
+}

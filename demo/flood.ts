@@ -24,6 +24,8 @@ interface Flooded {
 }
 
 const AT_ONCE = 50;
+/** So many come in at the same time. */
+const JOINING = 4;
 /** As often as a desk asks that is told the states: resources/ts/desk/watch/canvases.ts. */
 const STATES_MS = 15_000;
 
@@ -188,17 +190,22 @@ export async function flood(
     for (const [i, desk] of desks.entries()) {
         await desk.open(present(sessions[i]).desk, isWet);
     }
-    const students: FloodingStudent[] = [];
-    for (let i = 0; i < count; i++) {
+    const students = Array.from({ length: count }, (_, i) => {
         const student = new FloodingStudent(base, `Student ${i + 1}`, way, found, ended);
         student.sendsPoint = (stroke, index) => {
             found.wetSent++;
             const of = points.get(stroke) ?? new Map<number, number>();
             points.set(stroke, of.set(index, performance.now()));
         };
-        found.joins.push(await student.join(present(sessions[i % sessions.length]).code));
-        students.push(student);
-    }
+        return student;
+    });
+    const waiting = students.map((student, i) => ({ student, code: present(sessions[i % sessions.length]).code }));
+    const comeIn = async (): Promise<void> => {
+        for (let next = waiting.shift(); next !== undefined; next = waiting.shift()) {
+            found.joins.push(await next.student.join(next.code));
+        }
+    };
+    await Promise.all(Array.from({ length: JOINING }, comeIn));
     console.log('joined');
     await new Promise((go) => process.stdin.once('data', go));
     await Promise.all(students.map((student, i) => student.flood(seconds, rate, (n) => line(i, n), isWet)));

@@ -159,11 +159,12 @@ export class SimulatedStudent {
         this.seat = told.seat;
         this.ink = told.ink;
         this.key = told.keep;
-        await this.begin(
-            JSON.parse(
-                present(/<script id="opening" type="application\/json">(.*?)<\/script>/s.exec(page)?.[1]),
-            ) as Opening,
-        );
+        const opening = /<script id="opening" type="application\/json">(.*?)<\/script>/s.exec(page)?.[1];
+        if (opening === undefined) {
+            const said = page.replace(/<(script|style)\b.*?<\/\1>|<[^>]*>/gs, ' ').replace(/\s+/g, ' ');
+            throw new Error(`${this.name} is not in the room: ${said.slice(0, 400)}`);
+        }
+        await this.begin(JSON.parse(opening) as Opening);
         await this.connect();
     }
 

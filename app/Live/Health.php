@@ -8,6 +8,7 @@ use App\Database\Engine;
 use App\Database\Turn;
 use App\Sessions\Life\LookAfter;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Redis;
 use PDOException;
 use Throwable;
 
@@ -32,7 +33,7 @@ final readonly class Health
     {
     }
 
-    /** @return array<'database'|'disk'|'queue'|'keeper'|'live', string> "ok", or what is wrong */
+    /** @return array<'database'|'disk'|'queue'|'keeper'|'live'|'redis', string> "ok", or what is wrong */
     public function parts(): array
     {
         return [
@@ -43,7 +44,7 @@ final readonly class Health
                 ? 'ok'
                 : __('The keeper isn’t running. Work is still saved, but more slowly.'),
             'live' => $this->publisher->isThere() ? 'ok' : __('Live updates aren’t working: nginx isn’t answering.'),
-        ];
+        ] + (config('crag.node') === '' ? [] : ['redis' => self::redis()]);
     }
 
     /** Whether strokes are stored; null, or why not. */
@@ -98,6 +99,13 @@ final readonly class Health
             }
             rescue(static fn () => Engine::here()->waitAsUsual(), report: false);
         }
+    }
+
+    private static function redis(): string
+    {
+        return rescue(static fn (): mixed => Redis::connection()->command('ping'), false, report: false) !== false
+            ? 'ok'
+            : __('Redis can’t be reached. Work is still saved, but pages aren’t told of each other.');
     }
 
     private static function disk(): string

@@ -27,12 +27,16 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Vite;
 use Illuminate\Queue\Events\Looping;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\View\Compilers\BladeCompiler;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    /** No round takes longer; the lock of a worker that was killed is let go after it. */
+    private const ROUND_S = 120;
+
     /** When idle sessions were last looked for. */
     private static int $looked = 0;
 
@@ -52,6 +56,17 @@ final class AppServiceProvider extends ServiceProvider
         );
     }
 
+    /** Of several nodes one at a time. */
+    private static function lookAfter(): void
+    {
+        $lookAfter = app(LookAfter::class);
+        if (config('crag.node') === '') {
+            $lookAfter();
+        } else {
+            Cache::lock('look-after', self::ROUND_S)->get($lookAfter(...));
+        }
+    }
+
     public function boot(): void
     {
         Model::shouldBeStrict(! $this->app->environment('production'));
@@ -62,7 +77,7 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen(Looping::class, static function (): void {
             if (Clock::ms() - self::$looked >= EndIdle::EVERY_MS) {
                 self::$looked = Clock::ms();
-                app(LookAfter::class)();
+                self::lookAfter();
             }
         });
         Event::listen(TeacherDrew::class, KeepShownCurrent::class);

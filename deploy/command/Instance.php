@@ -281,16 +281,22 @@ final class Instance
         $logs = Setting::logsJson() ? new LogLines($this->run, $this->nodeName()) : null;
         while (! $asked) {
             usleep(200_000);
-            $this->closeSockets();
             array_map(Console::say(...), $logs?->since() ?? []);
-            foreach ($this->children as $name => $child) {
-                // @phpstan-ignore booleanNot.alwaysTrue (a signal sets it)
-                if (! $asked && ! $child->isRunning()) {
-                    $this->wentDown($name, $child);
-                }
-            }
+            // @phpstan-ignore booleanOr.leftAlwaysFalse (a signal sets it)
+            $asked || $this->tend();
         }
         $this->leave();
+    }
+
+    /** Starts again what has ended. */
+    public function tend(): void
+    {
+        $this->closeSockets();
+        foreach ($this->children as $name => $child) {
+            if (! $child->isRunning()) {
+                $this->wentDown($name, $child);
+            }
+        }
     }
 
     /**

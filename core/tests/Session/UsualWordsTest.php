@@ -24,6 +24,7 @@ final class UsualWordsTest extends TestCase
     #[TestWith(['T U R D'])]
     #[TestWith(['tu rd'])]
     #[TestWith(['7urd'])]
+    #[TestWith(['@$$'])]
     #[TestWith(['tuuuurd'])]
     #[TestWith(['tuurd'])]
     #[TestWith(['pooo'])]
@@ -35,6 +36,7 @@ final class UsualWordsTest extends TestCase
     }
 
     #[TestWith(['Bob'])]
+    #[TestWith(['Wren 455'])]
     #[TestWith(['Cassandra'])]
     #[TestWith(['Hancock'])]
     #[TestWith(['Titus'])]

@@ -69,6 +69,12 @@ final class Bench
                 $options->whole('seconds', 60, 20, 600),
                 $options->whole('pause', 4, 1, 60),
             ))->measure(),
+            'district-faults' => static fn (): array => (new BenchDistrictFaults(
+                $options->whole('nodes', 2, 2, 8),
+                $options->whole('count', 40, 1, 1000),
+                $options->whole('students', 16, 1, 200),
+                $options->whole('seed', 7, 0, 1_000_000),
+            ))->measure(),
             'scale' => static fn (): array => (new BenchScale(
                 $options->text('measured', 'docs/measured/district.json'),
                 $options->whole('schools', 300, 1, 5000),
@@ -86,7 +92,7 @@ final class Bench
         $bench =
             $benches[$options->words[0] ?? ''] ??
             throw new Problem(
-                'What should be measured? There is: ./crag bench live [--students=40] [--seconds=20], reach [--students=35] [--rounds=6], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], sheets [--pages=60], reading [--hands=20], faults [--count=100] [--students=20] [--seed=7], flood [--students=300] [--seconds=20] [--rate=1] [--way=both|socket|http], classes [--classes=10] [--students=30] [--seconds=30], district [--nodes=2] [--classes=20] [--students=30] [--seconds=60] [--pause=4], scale [--schools=300] [--pause=5] [--nodes=N] [--cores=8] [--database-cores=32] [--measured=FILE], canvas, paper, and desk',
+                'What should be measured? There is: ./crag bench live [--students=40] [--seconds=20], reach [--students=35] [--rounds=6], grid [--canvases=40] [--strokes=300], soak [--students=30] [--minutes=10], light, record [--students=30] [--prompts=5], sheets [--pages=60], reading [--hands=20], faults [--count=100] [--students=20] [--seed=7], flood [--students=300] [--seconds=20] [--rate=1] [--way=both|socket|http], classes [--classes=10] [--students=30] [--seconds=30], district [--nodes=2] [--classes=20] [--students=30] [--seconds=60] [--pause=4], district-faults [--nodes=2] [--count=40], scale [--schools=300] [--pause=5] [--nodes=N] [--cores=8] [--database-cores=32] [--measured=FILE], canvas, paper, and desk',
             );
         Setup::complete(Needs::Tests);
         require_once Setup::root().'/vendor/autoload.php';

@@ -115,7 +115,7 @@ final class BenchFaults
             $class->hear('done', 150);
 
             return ['faults' => array_sum($done), 'kinds' => $done] +
-                $this->compare($report) + [
+                EnduredLog::compare($this->database(), $report) + [
                     'desk' => $desk === null || $chrome === null ? null : $this->deskAgrees($chrome, $desk),
                 ];
         } finally {
@@ -232,56 +232,6 @@ final class BenchFaults
     private function part(string $name): int
     {
         return (int) @file_get_contents("{$this->folder}/run/{$name}.started");
-    }
-
-    /**
-     * @return array<string, int>
-     */
-    private function compare(string $report): array
-    {
-        /**
-         * @var list<array{canvas: string, made: int, acknowledged: list<array{string, int}>, refused: list<string>,
-         *      seen: list<array{string, int}>}> $students
-         */
-        $students = json_decode((string) file_get_contents($report), true, flags: JSON_THROW_ON_ERROR);
-        $database = $this->database();
-        $sum = [
-            'made' => 0,
-            'acknowledged' => 0,
-            'lost' => 0,
-            'twice' => 0,
-            'disagreements' => 0,
-            'never_answered' => 0,
-        ];
-        foreach ($students as $student) {
-            $query = $database->prepare(
-                "select op_id, n from operations where canvas_id = ? and kind = 'add' and seat_id is not null order by n",
-            );
-            $query->execute([$student['canvas']]);
-            $rows = $query->fetchAll(PDO::FETCH_NUM);
-            $stored = array_column($rows, 1, 0);
-            $acknowledged = array_column($student['acknowledged'], 1, 0);
-            $seen = array_column($student['seen'], 1, 0);
-            $sum['made'] += $student['made'];
-            $sum['acknowledged'] += count($acknowledged);
-            $sum['lost'] += count(array_diff_key($acknowledged, $stored));
-            $sum['twice'] += count($rows) - count($stored);
-            $sum['never_answered'] += $student['made'] - count($acknowledged) - count($student['refused']);
-            // The number that was told, the number that is stored, and what the page has under it.
-            $sum['disagreements'] +=
-                count(array_diff_assoc($acknowledged, $stored)) +
-                count(array_diff_assoc(array_intersect_key($seen, $stored), $stored)) +
-                count(array_diff_key($stored, $seen)) +
-                count($student['refused']);
-        }
-        $holes = $database->query(
-            'select count(*) from canvases c where c.seat_id is not null and c.operation_count <> (select count(*) from operations o where o.canvas_id = c.id)',
-        );
-        $sum['disagreements'] += $holes === false ? 1 : (int) $holes->fetchColumn();
-        $sound = $database->query('pragma integrity_check');
-        $sum['disagreements'] += $sound !== false && $sound->fetchColumn() === 'ok' ? 0 : 1;
-
-        return $sum;
     }
 
     /**

@@ -46,11 +46,26 @@ abstract class Server
         Folder::remove($this->folder);
         Folder::make($this->folder);
         $this->child = new Child($this->name(), $this->prepare(), "{$this->folder}/server.log", []);
-        $this->child->start();
+
+        return $this->begin($this->child);
+    }
+
+    /** Ends as if it had been told to, and comes back with what it has on the disk. */
+    public function startAgain(): static
+    {
+        $child = $this->child();
+        $child->stop(10, SIGINT);
+
+        return $this->begin($child);
+    }
+
+    private function begin(Child $child): static
+    {
+        $child->start();
         $until = microtime(true) + 30;
         while (! $this->answers()) {
-            if (! $this->child->isRunning() || microtime(true) > $until) {
-                $said = $this->child->lastWords();
+            if (! $child->isRunning() || microtime(true) > $until) {
+                $said = $child->lastWords();
                 $this->stop();
                 throw new Problem("{$this->name()} did not start:\n{$said}");
             }

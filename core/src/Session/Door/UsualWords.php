@@ -37,7 +37,10 @@ final readonly class UsualWords
         $pieces = array_values(
             array_filter(
                 array_map(
-                    UnsuitableWords::folded(...),
+                    // Figures alone are a number: Wren 455.
+                    static fn (string $piece): string => preg_match('/\A\p{N}+\z/u', $piece) === 1
+                        ? ''
+                        : UnsuitableWords::folded($piece),
                     preg_split('/[\s_.\-*+~,;:\/|]+/u', $name->value) ?: [],
                 ),
                 static fn (string $piece): bool => $piece !== '',

@@ -7,6 +7,7 @@ import { present } from '../resources/ts/present';
 
 /** As the page sends it: resources/ts/live/wet.ts. */
 const BEAT_MS = 33;
+const LONGEST_WAIT_MS = 8_000;
 
 export interface Watch {
     /** A point was made at `at` and went out as the stroke's sample number `index`. */
@@ -103,6 +104,7 @@ export class SimulatedStudent {
         },
     });
     private key = '';
+    private readonly failures = { seat: 0, wet: 0 };
     private arePensDown = false;
     private answered = '';
     private ahead: (Opening & { prompt: { id: string } }) | undefined;
@@ -388,14 +390,19 @@ export class SimulatedStudent {
                 { headers: { Cookie: this.visitor.cookie } },
             );
             begun(socket);
-            socket.on('open', () => opened());
+            socket.on('open', () => {
+                this.failures[what] = 0;
+                opened();
+            });
             socket.on('error', () => opened());
             socket.on('close', () => {
                 if (what === 'seat') {
                     this.keeper.closed();
                 }
                 if (!this.over) {
-                    setTimeout(() => void this.open(what, begun), 1000 + Math.random() * 1000);
+                    // As pages wait: resources/ts/live/socket.ts.
+                    const wait = Math.min(LONGEST_WAIT_MS, 300 * 2 ** ++this.failures[what]);
+                    setTimeout(() => void this.open(what, begun), wait * (0.7 + Math.random() * 0.6));
                 }
             });
         });

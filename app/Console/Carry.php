@@ -11,7 +11,7 @@ use Illuminate\Database\Connection;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 
-/** Everything from one database into another, in which there is nothing. Each is a server's address or SQLite's file. */
+/** Everything from one database into another that is empty. Each is a server's address or SQLite's file. */
 final class Carry extends Command
 {
     protected $signature = 'crag:carry {from} {to}';

@@ -68,7 +68,8 @@ final class CarryOver
     {
         $schema = $this->from->getSchemaBuilder();
         $names = array_column($schema->getTables(), 'name');
-        $left = array_values(array_diff(array_filter($names, fn (string $name): bool => ! str_starts_with($name, 'sqlite_')), self::LEFT_OUT));
+        $own = array_filter($names, static fn (string $name): bool => ! str_starts_with($name, 'sqlite_'));
+        $left = array_values(array_diff($own, self::LEFT_OUT));
         sort($left);
         $ordered = [];
         while ($left !== []) {

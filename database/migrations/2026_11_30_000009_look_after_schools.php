@@ -33,6 +33,7 @@ return new class extends Migration
         });
         Schema::table('teachers', function (Blueprint $table): void {
             $table->foreignUlid('school_id')->nullable()->constrained('schools')->nullOnDelete();
+            $table->index('school_id');
             // App\Accounts\AccountRole.
             $table->string('role')->default('teacher');
             // From when on they may not teach.
@@ -40,6 +41,7 @@ return new class extends Migration
         });
         Schema::table('live_sessions', function (Blueprint $table): void {
             $table->foreignUlid('school_id')->nullable()->constrained('schools')->nullOnDelete();
+            $table->index('school_id');
         });
         Schema::table('invitations', function (Blueprint $table): void {
             $table->string('school_id')->nullable();
@@ -50,8 +52,12 @@ return new class extends Migration
     public function down(): void
     {
         Schema::table('invitations', fn (Blueprint $table) => $table->dropColumn(['school_id', 'role']));
-        Schema::table('live_sessions', fn (Blueprint $table) => $table->dropConstrainedForeignId('school_id'));
+        Schema::table('live_sessions', function (Blueprint $table): void {
+            $table->dropIndex(['school_id']);
+            $table->dropConstrainedForeignId('school_id');
+        });
         Schema::table('teachers', function (Blueprint $table): void {
+            $table->dropIndex(['school_id']);
             $table->dropConstrainedForeignId('school_id');
             $table->dropColumn(['role', 'stopped_at']);
         });

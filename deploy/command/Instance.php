@@ -14,10 +14,10 @@ use Deploy\Keep\DataLock;
 final class Instance
 {
     /** What a part listens at in the instance's folder. */
-    private const SOCKETS = ['nginx' => ['publish', 'gate', 'live'], 'php-fpm' => ['php-live', 'php-page', 'php-dear']];
+    private const SOCKETS = ['nginx' => ['publish', 'gate', 'live'], 'php-fpm' => ['php-live', 'php-watch', 'php-page', 'php-dear']];
 
-    /** The front looks every second, and believes it the second time. */
-    private const LEAVES_S = 3;
+    /** The front looks every second, and believes it the third time. */
+    private const LEAVES_S = 4;
 
     /** Where nothing else is said: enough for a few nodes, and few enough to wait beside each other. */
     private const PARTS = 4;
@@ -120,10 +120,10 @@ final class Instance
     /** Starts everything and returns when it answers. */
     public function start(): void
     {
-        if (strlen("{$this->run}/php-live.sock") > 107) {
+        if (strlen("{$this->run}/php-watch.sock") > 107) {
             throw new Problem(
-                "The project's folder is too deep: a socket's path may have 107 characters, and {$this->run}/php-live.sock has ".
-                    strlen("{$this->run}/php-live.sock").
+                "The project's folder is too deep: a socket's path may have 107 characters, and {$this->run}/php-watch.sock has ".
+                    strlen("{$this->run}/php-watch.sock").
                     '.',
             );
         }

@@ -8,7 +8,7 @@ final class Port
 {
     private const TRIES = 50;
 
-    /** @var array<int, resource> by port, held until this process ends: between finding a port and using it another could find it too */
+    /** @var array<int, resource> by port; held until this process ends, so that no other finds it before it is used */
     private static array $taken = [];
 
     /** One that nobody listens at, and that no other process here has been given. */

@@ -43,7 +43,7 @@ trait LifeOfSession
         $longest = $this->longestDays();
 
         return Retention::days(
-            $this->keep_days === null ? ($longest ?? config()->integer('crag.keep_days')) : min($this->keep_days, $longest ?? PHP_INT_MAX),
+            min($this->keep_days ?? $longest ?? config()->integer('crag.keep_days'), $longest ?? PHP_INT_MAX),
         );
     }
 

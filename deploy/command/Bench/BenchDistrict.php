@@ -21,6 +21,9 @@ final readonly class BenchDistrict
     /** Strokes that ended this long after a fault count as those that felt it. */
     private const FELT_MS = 6_000;
 
+    /** And those that ended so shortly before it. */
+    private const BEFORE_MS = 1_000;
+
     private const TAKEOVER_PATIENCE_S = 15;
 
     /** Everybody is in, and no pen moves. */
@@ -70,20 +73,24 @@ final readonly class BenchDistrict
             $district->node(0)->leave();
             $district->node(0)->start();
             $class->hear('done', $this->seconds + 120);
-            /** @var array{ids: list<string>, saved: list<float>, savedAt: list<int>, joins: list<float>, posts: int} $found */
+            /**
+             * @var array{
+             *     ids: list<string>, saved: list<float>, savedAt: list<int>, joins: list<float>, posts: int,
+             * } $found
+             */
             $found = (array) json_decode((string) file_get_contents($report), true, flags: JSON_THROW_ON_ERROR);
             $stored = StoredStrokes::count($district->postgres()->open(), $found['ids']);
-            $felt = static fn (int $fromMs): array => Quantiles::of(
+            $between = static fn (int $fromMs, int $toMs): array => Quantiles::of(
                 array_values(array_filter(
                     $found['saved'],
-                    static fn (int $i): bool => $found['savedAt'][$i] >= $fromMs - 1000 &&
-                        $found['savedAt'][$i] <= $fromMs + self::FELT_MS,
+                    static fn (int $i): bool => $found['savedAt'][$i] >= $fromMs && $found['savedAt'][$i] <= $toMs,
                     ARRAY_FILTER_USE_KEY,
                 )),
                 50,
                 95,
                 100,
             );
+            $felt = static fn (int $atMs): array => $between($atMs - self::BEFORE_MS, $atMs + self::FELT_MS);
 
             return [
                 'nodes' => $this->nodes,
@@ -95,6 +102,7 @@ final readonly class BenchDistrict
                 'disordered' => $stored['disordered'],
                 'over_http' => $found['posts'],
                 'saved_ms' => Quantiles::of($found['saved'], 50, 95, 99),
+                'before_kill_ms' => $between(0, $killedAt - self::BEFORE_MS),
                 'takeover_ms' => $takeover,
                 'after_kill_ms' => $felt($killedAt),
                 'after_restart_ms' => $felt($restartedAt),

@@ -15,9 +15,9 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * As {@see BenchFaults}, in the shape of several machines: nodes go off and are restarted, keepers, php-fpm and nginx are
- * killed on whichever node, PostgreSQL and Redis are restarted or stand still, the front begins anew. Redis comes back
- * empty each time.
+ * As {@see BenchFaults}, in the shape of several machines: nodes go off and are restarted, keepers, php-fpm and nginx
+ * are killed on whichever node, PostgreSQL and Redis are restarted or stand still, the front begins anew. Redis comes
+ * back empty each time.
  */
 final class BenchDistrictFaults
 {
@@ -100,7 +100,7 @@ final class BenchDistrictFaults
         $keepers = Instance::keeperNames();
         match ($kind) {
             'node off' => $this->off($district, $node),
-            'node restarted' => [$node->leave(), $node->start()],
+            'node restarted' => self::restart($node),
             'keeper' => self::kill($node->child($keepers[$this->chance->getInt(0, count($keepers) - 1)])->pid()),
             'worker' => self::kill($this->one(Child::descendants($node->child('php-fpm')->pid()))),
             'nginx' => self::kill($node->child('nginx')->pid()),
@@ -117,6 +117,12 @@ final class BenchDistrictFaults
     {
         $node->kill();
         $this->rest($district, $this->chance->getInt(500, 4000));
+        $node->start();
+    }
+
+    private static function restart(Instance $node): void
+    {
+        $node->leave();
         $node->start();
     }
 

@@ -128,7 +128,8 @@ final readonly class BenchScale
         $costs = [];
         foreach (['a_join', 'a_stroke'] as $what) {
             $of = $found['cpu_ms'][$what] ?? throw new Problem("{$file} is not what ./crag bench district prints.");
-            $nodes = array_filter($of, static fn (string $part): bool => str_starts_with($part, 'node'), ARRAY_FILTER_USE_KEY);
+            $isNode = static fn (string $part): bool => str_starts_with($part, 'node');
+            $nodes = array_filter($of, $isNode, ARRAY_FILTER_USE_KEY);
             $costs[$what] = ['node' => array_sum($nodes), 'postgres' => $of['postgres'], 'redis' => $of['redis']];
         }
 

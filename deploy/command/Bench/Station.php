@@ -6,7 +6,7 @@ namespace Deploy\Bench;
 
 use SplMinHeap;
 
-/** Servers side by side that take what comes, first come first served: nodes' cores, a database's, Redis' one thread. */
+/** Servers side by side, first come first served: nodes' cores, a database's, Redis' one thread. */
 final class Station
 {
     /** @var SplMinHeap<float> when each server is free again, in milliseconds */

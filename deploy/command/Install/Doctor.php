@@ -47,7 +47,7 @@ final class Doctor
             is_writable("{$root}/storage"),
             "chown -R \$(id -un) {$root}/storage",
         );
-        $socket = strlen("{$root}/storage/run/serve-65535/php-live.sock");
+        $socket = strlen("{$root}/storage/run/serve-65535/php-watch.sock");
         $this->check(
             'The path is short enough for sockets',
             $socket <= 107,

@@ -491,6 +491,8 @@ export type StudentWord =
     | 'why_prompt_closed'
     | 'why_prompt_unseen'
     | 'why_revealed'
+    | 'why_school_sessions'
+    | 'why_school_space'
     | 'why_sent'
     | 'why_together'
     | 'work_of'

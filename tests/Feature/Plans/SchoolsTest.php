@@ -146,7 +146,8 @@ final class SchoolsTest extends CragTestCase
         $this->asTeacher('teacher of none')->get('/account')->assertSee('Accept the invitation from Sillbeck School');
         self::assertNull($teacher->fresh()?->school_id, 'to look at it is not to accept it');
         $this->asTeacher('teacher of none')->post('/account/accept')->assertRedirect('/account');
-        self::assertSame([$this->sillbeck->id, AccountRole::Teacher], array_values($teacher->refresh()->only(['school_id', 'role'])));
+        $now = $teacher->refresh()->only(['school_id', 'role']);
+        self::assertSame([$this->sillbeck->id, AccountRole::Teacher], array_values($now));
         $this->asTeacher('teacher of none')->post('/account/accept')->assertNotFound();
     }
 

@@ -79,13 +79,14 @@ final class SchoolsController
     public function limit(Request $request, School $school): RedirectResponse
     {
         $quotas = ['most_teachers', 'most_sessions', 'most_megabytes'];
+        $number = static fn (string $one): ?int => self::number($request, $one);
         $request->validate(
             array_fill_keys($quotas, ['nullable', 'integer', 'min:0', 'max:'.self::MOST]) +
                 ['name' => ['required', 'string', 'max:100', "unique:schools,name,{$school->id}"]],
         );
         $school->update(
             ['name' => $request->string('name')->trim()->toString()] +
-                array_combine($quotas, array_map(static fn (string $one): ?int => self::number($request, $one), $quotas)),
+                array_combine($quotas, array_map($number, $quotas)),
         );
 
         return back()->with('said', __('Saved.'));

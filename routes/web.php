@@ -378,4 +378,5 @@ Route::prefix('/screen/{session}')
 if (config('crag.demo')) {
     Route::get('/demo/plans', [DemoController::class, 'plans'])->name('demo.plans');
     Route::get('/demo/student', [DemoController::class, 'student'])->name('demo.student');
+    Route::get('/demo/schools', [DemoController::class, 'schools'])->name('demo.schools');
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Accounts\AccountRole;
+use App\Models\Teachers\School;
 use App\Models\Teachers\Teacher;
 use App\Plans\MakePlan;
 use App\Plans\PreparedPrompt;
@@ -26,13 +28,16 @@ final class SeedDemo extends Command
 
     protected $description = 'Begin the demo session and print its addresses';
 
+    /** Who looks after the demo's schools; there is no password. */
+    public const ADMINISTRATOR = 'hollins@sillbeck.example';
+
     private const WORDS =
         'A plank 4 m long rests on a pivot 1 m from its left end. A load of 240 N hangs from the left end. '.
         'Draw every force on the plank. What force at the right end keeps it level?';
 
     public function handle(StartSession $start, HandOutWork $handOut, ChangeTray $changeTray, MakePlan $plans): int
     {
-        $teacher = Teacher::query()->create(['name' => 'Ms Okafor-Lind']);
+        $teacher = Teacher::query()->create(['name' => 'Ms Okafor-Lind', 'school_id' => self::school()]);
         $session = $start($teacher, 'Bridges and Beams');
         $handOut->underPresentWork(
             $session,
@@ -65,12 +70,28 @@ final class SeedDemo extends Command
                     'code' => $session->join_code,
                     'screen' => route('screen.open', [$session, $session->screen_key]),
                     'student' => route('demo.student'),
+                    'schools' => route('demo.schools'),
                 ],
                 JSON_UNESCAPED_SLASHES,
             ),
         );
 
         return self::SUCCESS;
+    }
+
+    /** The school of the demo's teacher, beside another, and who looks after both. */
+    private static function school(): string
+    {
+        Teacher::query()->firstOrCreate(
+            ['email' => self::ADMINISTRATOR],
+            ['name' => 'Mr Hollins', 'role' => AccountRole::Administrator],
+        );
+        School::query()->firstOrCreate(['name' => 'Tarnside College'], ['most_teachers' => 40, 'most_sessions' => 12]);
+
+        return School::query()->firstOrCreate(
+            ['name' => 'Sillbeck School'],
+            ['domains' => 'sillbeck.example', 'keep_days' => 60, 'most_megabytes' => 4000],
+        )->id;
     }
 
     /** The plans and the class list of the demo's teacher. */

@@ -33,6 +33,7 @@ final class Demo
         Console::say("  the plans          {$class->addresses['plans']}");
         Console::say("  a student          {$class->addresses['student']}");
         Console::say("  the class screen   {$class->addresses['screen']}");
+        Console::say("  the schools        {$class->addresses['schools']}");
         Console::say("  or join            {$class->addresses['join']}  (code {$class->addresses['code']})");
         Console::say('Ctrl-C stops all of it.');
     }

@@ -17,6 +17,7 @@ final readonly class DemoClass
     /**
      * @param  array{
      *     desk: string, plans: string, join: string, code: string, screen: string, student: string,
+     *     schools: string,
      * }  $addresses
      */
     private function __construct(public Instance $instance, public array $addresses)
@@ -77,7 +78,9 @@ final readonly class DemoClass
 
     /**
      * @param  array<string, string>  $environment  of the instance
-     * @return array{desk: string, plans: string, join: string, code: string, screen: string, student: string}
+     * @return array{
+     *     desk: string, plans: string, join: string, code: string, screen: string, student: string, schools: string,
+     * }
      */
     public static function seed(array $environment): array
     {
@@ -98,6 +101,7 @@ final readonly class DemoClass
         /**
          * @var array{
          *     desk: string, plans: string, join: string, code: string, screen: string, student: string,
+         *     schools: string,
          * } $addresses
          */
         return $addresses;

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Accounts\JoinTeachers;
+use App\Console\SeedDemo;
 use App\Http\CurrentSeat;
+use App\Http\CurrentTeacher;
 use App\Models\LiveSession;
+use App\Models\Teachers\Teacher;
 use App\Sessions\Room\TakeSeat;
 use Crag\Session\Door\PersonName;
 use Illuminate\Http\RedirectResponse;
@@ -21,6 +24,14 @@ final class DemoController
         $join->signIn($request, LiveSession::query()->oldest('id')->firstOrFail()->teachers()->firstOrFail());
 
         return redirect()->route('plans');
+    }
+
+    /** Who looks after the demo's schools. */
+    public function schools(): RedirectResponse
+    {
+        CurrentTeacher::remember(Teacher::query()->where('email', SeedDemo::ADMINISTRATOR)->firstOrFail());
+
+        return redirect()->route('schools');
     }
 
     /** A fresh student of the demo class, without typing. */

@@ -49,7 +49,9 @@
                                             aria-label="{{ __('Let :name teach again', ['name' => $teacher->name]) }}">{{ __('Let teach again') }}</button></form>
                                 @elseif (! $teacher->is($me))
                                     <form method="post"
-                                        action="{{ route('school.teacher.stop', [$school, $teacher]) }}">@csrf
+                                        action="{{ route('school.teacher.stop', [$school, $teacher]) }}"
+                                        data-ask="{{ __('Stop :name from teaching here? Everything they made stays.',
+                                            ['name' => $teacher->name]) }}">@csrf
                                         <button class="btn btn-sm btn-outline-danger"
                                             aria-label="{{ __('Stop :name from teaching here', ['name' => $teacher->name]) }}">{{ __('Stop') }}</button></form>
                                 @endif
@@ -66,7 +68,7 @@
                 </form>
             </section>
             <section class="card-paper" aria-labelledby="school-rules">
-                <h2 id="school-rules">{{ __('What holds here') }}</h2>
+                <h2 id="school-rules">{{ __('Settings') }}</h2>
                 <form method="post" action="{{ route('school.change', $school) }}">
                     @csrf
                     <x-field name="keep_days" type="number" min="0"

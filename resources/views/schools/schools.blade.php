@@ -11,7 +11,7 @@
                     <caption class="visually-hidden">{{ __('Schools, and how much each uses') }}</caption>
                     <thead>
                         <tr>
-                            <th scope="col">{{ __('School') }}</th>
+                            <th scope="col" class="is-name">{{ __('School') }}</th>
                             <th scope="col">{{ __('Teachers') }}</th>
                             <th scope="col">{{ __('Running now') }}</th>
                             <th scope="col">{{ __('Sessions in :n days', ['n' => App\Schools\Usage::DAYS]) }}</th>

@@ -47,10 +47,10 @@ final class Instance
         return new self(Setting::run($port), Setting::data(), $host, $port, false);
     }
 
-    /** One of several that share their data, their database and their Redis: for benches, on this machine. */
-    public static function node(string $run, string $data, int $port): self
+    /** With folders of its own choice, for this machine alone. */
+    public static function in(string $run, string $data, int $port, bool $demo): self
     {
-        return new self($run, $data, '127.0.0.1', $port, true);
+        return new self($run, $data, '127.0.0.1', $port, $demo);
     }
 
     /** An instance with empty data at each start. */

@@ -5,14 +5,12 @@ declare(strict_types=1);
 namespace Deploy\Install;
 
 use Deploy\Console;
+use Deploy\Keep\Traces;
 use Deploy\Options;
 use Deploy\Problem;
 use Deploy\Setting;
-use FilesystemIterator;
 use PDO;
-use RecursiveDirectoryIterator;
-use RecursiveIteratorIterator;
-use SplFileInfo;
+use PDOException;
 
 /** Says what is missing or wrong, and how to mend it. Changes nothing. */
 final class Doctor
@@ -55,7 +53,11 @@ final class Doctor
         );
         $free = disk_free_space($root);
         $this->check('Room on the disk', $free !== false && $free > 500e6, 'Less than 500 MB are free; make room.');
-        $this->database("{$root}/storage/data/crag.sqlite");
+        if (Setting::isDistrict()) {
+            $this->servers();
+        } else {
+            $this->database("{$root}/storage/data/crag.sqlite");
+        }
         $this->ports();
         $this->offline();
         Console::say($this->wrong === 0 ? 'Nothing is wrong.' : "{$this->wrong} to mend.");
@@ -86,21 +88,19 @@ final class Doctor
                 'Which session? ./crag doctor --forgotten=ID, the ID as it stood in the address of its desk.',
             );
         }
-        foreach (glob("{$root}/storage/{data,run/*/data}/crag.sqlite", GLOB_BRACE) ?: [] as $file) {
-            $database = new PDO("sqlite:{$file}");
+        foreach ($this->databases($root) as $where => [$database, $folder, $run]) {
             $left = [];
-            $run = dirname($file) === "{$root}/storage/data" ? "{$root}/storage/run/serve-*" : dirname($file, 2);
             $logs = glob("{$run}/*.{log,out}", GLOB_BRACE) ?: [];
             foreach (array_filter([$id, $name]) as $wanted) {
                 array_push(
                     $left,
-                    ...$this->rowsNaming($database, $wanted),
-                    ...$this->filesNaming(dirname($file), $wanted),
+                    ...Traces::inRows($database, $wanted),
+                    ...Traces::inFiles($folder, $wanted),
+                    ...array_filter($logs, static fn (string $log): bool => Traces::holds($log, $wanted)),
                 );
-                array_push($left, ...array_filter($logs, fn (string $log): bool => $this->holds($log, $wanted)));
             }
             $this->check(
-                "Nothing of {$id} in {$file}",
+                "Nothing of {$id} in {$where}",
                 $left === [],
                 'There is: '.implode(', ', array_unique($left)),
             );
@@ -109,85 +109,43 @@ final class Doctor
         return $this->wrong === 0 ? 0 : 1;
     }
 
-    /** @return list<string> columns in which something holds it, and how many rows */
-    private function rowsNaming(PDO $database, string $wanted): array
+    /** @return iterable<string, array{PDO, string, string}> the database, its folder of files and where its logs are */
+    private function databases(string $root): iterable
     {
-        $left = [];
-        foreach (
-            $this->all($database, "select name from sqlite_master where type = 'table' and name not like 'sqlite_%'") as $table
-        ) {
-            foreach ($this->all($database, "select name from pragma_table_info('{$table}')") as $column) {
-                $rows = $this->all(
-                    $database,
-                    "select count(*) from \"{$table}\" where instr(lower(cast(\"{$column}\" as text)), lower(".
-                        $database->quote($wanted).
-                        ')) > 0',
-                )[0];
-                if ((int) $rows !== 0) {
-                    $left[] = "{$table}.{$column} ({$rows})";
-                }
-            }
+        foreach (glob("{$root}/storage/{data,run/*/data}/crag.sqlite", GLOB_BRACE) ?: [] as $file) {
+            $isOwn = dirname($file) === "{$root}/storage/data";
+            $run = $isOwn ? "{$root}/storage/run/serve-*" : dirname($file, 2);
+            yield $file => [new PDO("sqlite:{$file}"), dirname($file), $run];
         }
-
-        return $left;
-    }
-
-    /** Whether a file holds it, read piece by piece. */
-    private function holds(string $file, string $wanted): bool
-    {
-        $handle = @fopen($file, 'r');
-        $before = '';
-        while ($handle !== false && ! feof($handle)) {
-            $piece = $before.fread($handle, 1 << 20);
-            if (stripos($piece, $wanted) !== false) {
-                return true;
-            }
-            $before = substr($piece, -strlen($wanted));
+        if (Setting::database() !== '') {
+            $run = getenv('CRAG_RUN_DIR') ?: "{$root}/storage/run/serve-*";
+            yield 'the database of CRAG_DATABASE_URL' => [Traces::server(Setting::database()), Setting::data(), $run];
         }
-
-        return false;
-    }
-
-    /** @return list<string> files and folders below one whose name or content holds the id */
-    private function filesNaming(string $folder, string $id): array
-    {
-        $found = [];
-        $all = new RecursiveIteratorIterator(
-            new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS),
-            RecursiveIteratorIterator::SELF_FIRST,
-        );
-        foreach ($all as $path => $one) {
-            assert($one instanceof SplFileInfo);
-            // The write-ahead log too. What lies in unused parts of the database itself goes when it is written anew.
-            if ($one->getFilename() === 'crag.sqlite') {
-                if ($this->holds((string) $path, $id)) {
-                    Console::say(
-                        "  -     Unused parts of {$path} hold {$id} still: it is written anew when no session runs.",
-                    );
-                }
-
-                continue;
-            }
-            if (stripos($one->getFilename(), $id) !== false || ($one->isFile() && $this->holds((string) $path, $id))) {
-                $found[] = (string) $path;
-            }
-        }
-
-        return $found;
-    }
-
-    /** @return list<string> */
-    private function all(PDO $database, string $query): array
-    {
-        $found = $database->query($query);
-
-        return $found === false ? [] : array_map(strval(...), $found->fetchAll(PDO::FETCH_COLUMN));
     }
 
     private function check(string $what, bool $holds, string $mend): void
     {
         Console::say(($holds ? '  ok    ' : '  WRONG ').$what.($holds ? '' : "\n        {$mend}"));
         $this->wrong += $holds ? 0 : 1;
+    }
+
+    /** What several nodes share. */
+    private function servers(): void
+    {
+        $said = '';
+        try {
+            $version = Traces::server(Setting::database())->getAttribute(PDO::ATTR_SERVER_VERSION);
+            $said = version_compare((string) $version, '15', '<') ? "It is PostgreSQL {$version}; it takes 15." : '';
+        } catch (PDOException $problem) {
+            $said = $problem->getMessage();
+        }
+        $this->check('PostgreSQL answers', $said === '', $said);
+        $redis = (array) parse_url(Setting::redis());
+        $socket = @stream_socket_client('tcp://'.($redis['host'] ?? '').':'.($redis['port'] ?? 6379), timeout: 5);
+        $this->check('Redis answers', $socket !== false, 'Nothing listens at the address of CRAG_REDIS_URL.');
+        $data = Setting::data();
+        $isThere = is_dir($data) && is_writable($data);
+        $this->check('The shared folder can be written', $isThere, "Mount it at {$data}, or set CRAG_DATA to where it is.");
     }
 
     private function database(string $file): void

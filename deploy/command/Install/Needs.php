@@ -8,8 +8,10 @@ namespace Deploy\Install;
 enum Needs: int
 {
     case Run = 0;
-    /** The servers that several machines share as well. */
-    case District = 1;
-    case Tests = 2;
-    case Engines = 3;
+    /** To be one of several nodes. */
+    case Node = 1;
+    /** And to have on it the servers that they share. */
+    case District = 2;
+    case Tests = 3;
+    case Engines = 4;
 }

@@ -81,7 +81,7 @@ final class Requirements
     public static function missingPackages(Needs $needs): array
     {
         $wanted = self::RUN +
-            ($needs->value >= Needs::District->value || Setting::isDistrict() ? self::DISTRICT : []) +
+            ($needs->value >= Needs::Node->value || Setting::isDistrict() ? self::DISTRICT : []) +
             ($needs->value >= Needs::District->value ? self::SHARED : []) +
             ($needs->value >= Needs::Tests->value ? self::TESTS : []) +
             ($needs->value >= Needs::Engines->value ? self::ENGINES : []);

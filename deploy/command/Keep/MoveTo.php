@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Deploy\Keep;
 
 use Deploy\Console;
+use Deploy\Folder;
 use Deploy\Install\Needs;
 use Deploy\Install\Setup;
 use Deploy\Instance;
@@ -29,7 +30,7 @@ final class MoveTo
         if ($to === 'sqlite' && is_file($there)) {
             throw new Problem("There is a database in {$there} already. Move it away first.");
         }
-        Setup::complete(Needs::District);
+        Setup::complete(Needs::Node);
         $locks = DataLock::takeAll(Setting::data());
         $rows = self::carry($here, $there);
         array_map(fclose(...), $locks);
@@ -50,22 +51,22 @@ final class MoveTo
      */
     public static function carry(string $from, string $to): array
     {
-        $instance = Instance::lasting('127.0.0.1', 8000);
+        // Folders of its own: what a running instance has worked out is not for this, nor its key.
+        $run = sys_get_temp_dir().'/crag-carry-'.getmypid();
+        Folder::make("{$run}/cache/views");
         try {
             $printed = Shell::output(
                 [PHP_BINARY, 'artisan', 'crag:carry', $from, $to],
                 Setup::root(),
-                // What another start has worked out is not for this.
-                [
-                    'APP_CONFIG_CACHE' => "{$instance->run}/none.php",
-                    'TMPDIR' => sys_get_temp_dir(),
-                ] + $instance->environment(),
+                ['TMPDIR' => $run] + Instance::in($run, "{$run}/data", 8000, false)->environment(),
             );
         } catch (Problem $problem) {
             if (! str_contains($to, '://')) {
                 @unlink($to);
             }
             throw $problem;
+        } finally {
+            Folder::remove($run);
         }
         $rows = json_decode(trim($printed), true);
 

@@ -45,7 +45,7 @@ final class District
             for ($n = 0; $n < $nodes; $n++) {
                 $ports[] = $port = Port::free();
                 $run = "{$district->folder}/{$n}";
-                $district->nodes[] = $node = Instance::node($run, "{$district->folder}/data", $port);
+                $district->nodes[] = $node = Instance::in($run, "{$district->folder}/data", $port, true);
                 $node->start();
             }
             $district->front = (new Front($ports))->start();

@@ -62,6 +62,8 @@ final readonly class DeleteTeacher
                     'password' => null,
                     'return_key' => '',
                     'phrases' => null,
+                    'school_id' => null,
+                    'role' => AccountRole::Teacher,
                 ]);
             } else {
                 $teacher->delete();

@@ -30,8 +30,6 @@ final class RemoveSchool implements ShouldQueue
         }
         foreach ($school->teachers()->get() as $teacher) {
             $delete($teacher);
-            // In another school's sessions somebody stays, without a name: no more of this school.
-            $teacher->exists && $teacher->update(['school_id' => null, 'role' => 'teacher', 'stopped_at' => now()]);
         }
         HeldFolder::remove('schools', $school->id);
         $school->delete();

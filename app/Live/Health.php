@@ -40,11 +40,19 @@ final readonly class Health
             'database' => self::database(),
             'disk' => self::disk(),
             'queue' => self::queue(),
-            'keeper' => $this->publisher->listeners('keep.0') > 0
+            'keeper' => $this->hasKeeper()
                 ? 'ok'
                 : __('The keeper isn’t running. Work is still saved, but more slowly.'),
             'live' => $this->publisher->isThere() ? 'ok' : __('Live updates aren’t working: nginx isn’t answering.'),
         ] + (config('crag.node') === '' ? [] : ['redis' => self::redis()]);
+    }
+
+    /** Of several nodes, whichever has the first share: nginx knows a channel in Redis only once something was sent. */
+    private function hasKeeper(): bool
+    {
+        return config('crag.node') === ''
+            ? $this->publisher->listeners('keep.0') > 0
+            : (bool) rescue(static fn (): mixed => Redis::connection()->command('exists', ['keep.0.lease']), false, false);
     }
 
     /** Whether strokes are stored; null, or why not. */

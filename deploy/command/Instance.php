@@ -423,7 +423,7 @@ final class Instance
             'keepers' => self::shares(),
             'shared_channels' => Setting::redis() === ''
                 ? ''
-                : 'nchan_redis_url "'.Setting::redis().'"; nchan_use_redis on;',
+                : 'upstream shared { nchan_redis_server "'.Setting::redis().'"; } nchan_redis_pass shared;',
             'nice' => $asRoot ? '4' : '0',
             'tmp' => $this->tmp(),
         ];

@@ -23,6 +23,7 @@ final readonly class Tour
 
         $this->students();
         $this->plans();
+        $this->school();
         sleep(12);
         $this->checks($desk);
         $this->shot($desk, 'desk');
@@ -61,6 +62,13 @@ final readonly class Tour
         $page->option('[data-tool=pieces]')->click("[data-subject={$subject}]")->click("button[data-piece={$kind}]");
         $page->click('.piece-add')->find('.piece-parts');
         $page->waitForText('#saved', 'Saved');
+    }
+
+    private function school(): void
+    {
+        $page = $this->chrome->open()->visit($this->class->addresses['schools']);
+        $page->click('.schools-table tbody a')->seen('#school-teachers');
+        $this->shot($page, 'school');
     }
 
     /** The library, a plan that is open, and a question at its place. */
@@ -264,7 +272,6 @@ final readonly class Tour
         $desk->press('s')->click('#screen-join')->press("\u{E00C}");
         $screen->find('.shown-qr svg');
         usleep(400_000);
-        $this->shot($screen, 'screen-join');
         foreach ([0, 1, 2, 4] as $i) {
             $desk->run('document.querySelectorAll(".tile-name")[arguments[0]].click()', $i);
         }

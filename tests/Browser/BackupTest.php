@@ -142,7 +142,7 @@ final class BackupTest extends BrowserTestCase
         self::assertFileExists("{$data}/app.key");
         $running = $this->crag(['restore', $file], self::$crag->data);
         self::assertSame(1, $running->getExitCode());
-        self::assertStringContainsString('Stop it first', $running->getErrorOutput().$running->getOutput());
+        self::assertStringContainsString('Stop that one first', $running->getErrorOutput().$running->getOutput());
     }
 
     public function test_nightly_backups_keep_the_last_ones(): void

@@ -64,6 +64,7 @@ final class WrittenTest extends BrowserTestCase
         $ada->seen('.written-bar:not([hidden])');
         $ada->click('.written-others + .btn')->type('.written-form input', '1')->click('.written-form .btn');
         $ada->waitForText('.question-read', '1');
+        $ada->until(fn (): bool => (int) $this->sql('select count(*) from own_forms') === 1, 'it to be learned');
         // It is taken back, and the same is written twice.
         $this->undoAll($ada);
         $this->write($ada, '77', 9);

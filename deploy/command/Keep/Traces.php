@@ -21,7 +21,8 @@ final class Traces
         $of = static fn (string $name): string => rawurldecode((string) ($parts[$name] ?? ''));
 
         return new PDO(
-            "pgsql:host={$of('host')};port=".($of('port') ?: '5432').';dbname='.ltrim($of('path'), '/'),
+            "pgsql:host={$of('host')};port=".($of('port') ?: '5432').';dbname='.ltrim($of('path'), '/').
+                ($of('query') === '' ? '' : ";{$of('query')}"),
             $of('user') ?: null,
             $of('pass') ?: null,
             [PDO::ATTR_TIMEOUT => 5],

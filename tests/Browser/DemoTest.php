@@ -26,7 +26,7 @@ final class DemoTest extends TestCase
         try {
             $told = json_decode((string) fgets($pipes[1]), true);
             self::assertIsArray($told);
-            self::assertSame(['desk', 'plans', 'join', 'code', 'screen', 'student'], array_keys($told));
+            self::assertSame(['desk', 'plans', 'join', 'code', 'screen', 'student', 'schools'], array_keys($told));
             foreach (
                 [
                     'desk' => 'id="grid"',
@@ -34,6 +34,7 @@ final class DemoTest extends TestCase
                     'join' => 'name="name"',
                     'screen' => 'id="shown"',
                     'student' => 'id="tray"',
+                    'schools' => 'Sillbeck School',
                 ] as $way => $holds
             ) {
                 self::assertStringContainsString($holds, $this->open($told[$way]), $way);

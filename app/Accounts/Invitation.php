@@ -62,10 +62,12 @@ final class Invitation
         $token = $request->session()->get(self::KEY);
         $found = is_string($token) ? self::find($token)->first(['school_id', 'role']) : null;
 
-        return $found === null ? null : [
-            $found->school_id === null ? null : School::query()->find($found->school_id),
-            AccountRole::from($found->role),
-        ];
+        $school = $found?->school_id === null ? null : School::query()->find($found->school_id);
+
+        // One to a school that is gone is none: it must not become one to all of them.
+        return $found === null || ($found->school_id !== null && $school === null)
+            ? null
+            : [$school, AccountRole::from($found->role)];
     }
 
     /** It was used, and is nobody's any more. */

@@ -9,6 +9,7 @@ use App\Models\HeldFolder;
 use App\Models\Teachers\School;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Illuminate\Support\Facades\DB;
 
 /**
  * Everything of a school: its teachers with all that is theirs, and the school. A worker that is killed goes on where
@@ -31,6 +32,7 @@ final class RemoveSchool implements ShouldQueue
         foreach ($school->teachers()->get() as $teacher) {
             $delete($teacher);
         }
+        DB::table('invitations')->where('school_id', $school->id)->delete();
         HeldFolder::remove('schools', $school->id);
         $school->delete();
     }

@@ -151,6 +151,17 @@ final class SchoolsTest extends CragTestCase
         $this->asTeacher('teacher of none')->post('/account/accept')->assertNotFound();
     }
 
+    public function test_an_invitation_to_look_after_a_school_that_is_gone_makes_nobody_look_after_all(): void
+    {
+        $teacher = $this->person('teacher of none');
+        $token = Invitation::make(7, $this->sillbeck, AccountRole::Administrator);
+        $this->asTeacher('teacher of none')->get("/invitation/{$token}");
+        // However it went: even an invitation that was left behind.
+        $this->sillbeck->delete();
+        $this->asTeacher('teacher of none')->post('/account/accept')->assertNotFound();
+        self::assertFalse($teacher->refresh()->isAdministrator());
+    }
+
     public function test_who_looks_after_all_schools_keeps_doing_so(): void
     {
         $administrator = $this->person('administrator');

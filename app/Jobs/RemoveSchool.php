@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Accounts\AccountRole;
 use App\Accounts\DeleteTeacher;
 use App\Models\HeldFolder;
 use App\Models\Teachers\School;
@@ -34,6 +35,10 @@ final class RemoveSchool implements ShouldQueue
         }
         DB::table('invitations')->where('school_id', $school->id)->delete();
         HeldFolder::remove('schools', $school->id);
-        $school->delete();
+        DB::transaction(static function () use ($school): void {
+            // Who came in meanwhile looks after no other school for it.
+            $school->teachers()->update(['role' => AccountRole::Teacher]);
+            $school->delete();
+        });
     }
 }

@@ -10,12 +10,11 @@ use Deploy\Browser\Page;
 use Deploy\Folder;
 use Deploy\Install\Setup;
 use Deploy\Instance;
-use Deploy\Port;
 use PDO;
 use PHPUnit\Framework\TestCase;
 use Throwable;
 
-/** A Crag of its own with real sockets and a real database, and real browsers, one for each person. */
+/** An empty Crag with real sockets and a real database, and real browsers, one for each person. */
 abstract class BrowserTestCase extends TestCase
 {
     protected static Instance $crag;
@@ -27,15 +26,16 @@ abstract class BrowserTestCase extends TestCase
 
     public static function setUpBeforeClass(): void
     {
-        self::$crag = Instance::fresh('test', '127.0.0.1', Port::free(), false);
-        self::$crag->start();
+        self::$crag = SharedCrag::empty();
         self::$browsers = Engine::shared();
     }
 
     public static function tearDownAfterClass(): void
     {
-        self::$crag->stop();
-        self::$crag->removeAll();
+        if (! SharedCrag::isOne(self::$crag)) {
+            self::$crag->stop();
+            self::$crag->removeAll();
+        }
     }
 
     protected function tearDown(): void
@@ -267,7 +267,12 @@ abstract class BrowserTestCase extends TestCase
             // In the dark only the colours are others.
             $found = $page->run(
                 <<<'JS'
-                const { violations } = await axe.run(arguments[1], { resultTypes: ['violations'], ...(arguments[0] === 'dark' && { runOnly: ['color-contrast'] }) });
+                const { violations } = await axe.run(arguments[1], {
+                    resultTypes: ['violations'],
+                    // Style sheets are read again only where a whole page is looked at.
+                    preload: arguments[1] === 'html',
+                    ...(arguments[0] === 'dark' && { runOnly: ['color-contrast'] }),
+                });
                 return violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id}: ${v.nodes.map((n) => `${n.target.join(' ')} ${n.any[0]?.data?.contrastRatio ?? ''}`).join(', ')}`);
                 JS
                 ,

@@ -39,6 +39,10 @@ abstract class CragTestCase extends TestCase
     public function createApplication(): Application
     {
         $this->folder = sys_get_temp_dir().'/crag-test-'.getmypid();
+        if (! is_dir($this->folder)) {
+            // Compiled views serve all tests of this process: making them costs more than most tests.
+            register_shutdown_function(Folder::remove(...), $this->folder);
+        }
         foreach (['data/web-sessions', 'cache/views', 'cache/data'] as $one) {
             if (! is_dir("{$this->folder}/{$one}")) {
                 mkdir("{$this->folder}/{$one}", 0o700, true);
@@ -90,7 +94,10 @@ abstract class CragTestCase extends TestCase
     protected function tearDown(): void
     {
         parent::tearDown();
-        Folder::remove($this->folder);
+        foreach (glob("{$this->folder}/{data,cache/data}", GLOB_BRACE) ?: [] as $left) {
+            Folder::remove($left);
+        }
+        array_map(unlink(...), glob("{$this->folder}/*.log") ?: []);
     }
 
     /** What only this kind of database can be asked to do: sqlite or pgsql. */

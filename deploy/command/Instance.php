@@ -14,7 +14,22 @@ use Deploy\Keep\DataLock;
 final class Instance
 {
     /** What a part listens at in the instance's folder. */
-    private const SOCKETS = ['nginx' => ['publish', 'gate', 'live'], 'php-fpm' => ['php-live', 'php-watch', 'php-page', 'php-dear']];
+    private const SOCKETS = [
+        'nginx' => ['publish', 'gate', 'live'],
+        'php-fpm' => ['php-live', 'php-watch', 'php-page', 'php-dear'],
+        'answer' => ['answer-live', 'answer-page'],
+    ];
+
+    /** Pools of workers that stay started, by their sockets, and the seconds that a request may take there. */
+    private const ANSWERS = ['answer-live' => 30, 'answer-page' => 60];
+
+    private const OPCACHE = [
+        'opcache.jit=disable',
+        'opcache.validate_timestamps=0',
+        'opcache.memory_consumption=128',
+        'opcache.max_accelerated_files=20000',
+        'realpath_cache_size=4M',
+    ];
 
     /** The front looks every second, and believes it the third time. */
     private const LEAVES_S = 4;
@@ -142,6 +157,7 @@ final class Instance
             $this->stop();
             throw $problem;
         }
+        $this->startOne('answer');
         $this->startOne('nginx');
         $this->startOne('queue');
         foreach (self::keeperNames() as $keeper) {
@@ -169,6 +185,25 @@ final class Instance
                 "{$this->run}/nginx.log",
                 '-c',
                 "{$this->run}/nginx.conf",
+            ],
+            'answer' => [
+                PHP_BINARY,
+                ...self::settings([
+                    ...self::OPCACHE,
+                    'opcache.enable_cli=1',
+                    // It takes what is newer than the process for half written, and would compile each view each time.
+                    'opcache.file_update_protection=0',
+                    'memory_limit=256M',
+                    'display_errors=off',
+                    'log_errors=on',
+                    "error_log={$this->run}/php.log",
+                ]),
+                'deploy/answer/answer.php',
+                ...array_map(
+                    static fn (string $socket, int $longest): string => "{$socket}.sock:".self::workers().":{$longest}",
+                    array_keys(self::ANSWERS),
+                    self::ANSWERS,
+                ),
             ],
             'queue' => [PHP_BINARY, 'artisan', 'crag:work'],
             "keep-{$this->part($name)}" => [PHP_BINARY, 'artisan', 'crag:keep', "--part={$this->part($name)}"],
@@ -226,20 +261,31 @@ final class Instance
         return implode(' ', [...$lines, '* '.($n - 1).';']);
     }
 
-    /** @return list<string> settings that php-fpm takes only as it starts */
+    /** @return list<string> settings that PHP takes only as it starts */
     private function speedUps(): array
     {
         $settings = [
             'opcache.preload='.Setup::root().'/deploy/php-fpm/preload.php',
             'opcache.preload_user='.(posix_getpwuid(posix_geteuid())['name'] ?? 'root'),
-            'opcache.jit=disable',
-            'opcache.validate_timestamps=0',
-            'opcache.memory_consumption=128',
-            'opcache.max_accelerated_files=20000',
-            'realpath_cache_size=4M',
+            ...self::OPCACHE,
         ];
 
+        return self::settings($settings);
+    }
+
+    /**
+     * @param  list<string>  $settings
+     * @return list<string>
+     */
+    private static function settings(array $settings): array
+    {
         return array_merge(...array_map(static fn (string $setting): array => ['-d', $setting], $settings));
+    }
+
+    /** How many answer in a pool: some wait for the database or for nginx while others work. */
+    private static function workers(): int
+    {
+        return max(3, 2 * self::cores());
     }
 
     /**
@@ -406,8 +452,8 @@ final class Instance
                 is_int($most = posix_getrlimit()['hard openfiles'] ?? 0) ? max(1024, $most) : 16384,
             ),
             'workers' => (string) max(1, intdiv($cores, 2)),
-            'live_children' => (string) max(3, 2 * $cores),
-            'page_children' => (string) max(3, 2 * $cores),
+            'live_children' => (string) self::workers(),
+            'page_children' => (string) self::workers(),
             'dear_children' => (string) max(2, $cores),
             'https' => str_starts_with(Setting::url(), 'https://') ? 'on' : '',
             'proxies' => Setting::proxies() === []
@@ -458,7 +504,7 @@ final class Instance
                     );
                 }
             }
-            $answer = file_exists("{$this->run}/php-live.sock")
+            $answer = file_exists("{$this->run}/php-live.sock") && file_exists("{$this->run}/answer-page.sock")
                 ? @file_get_contents($this->address().'/up', false, $context)
                 : false;
             if ($answer !== false && str_contains($http_response_header[0] ?? '', '200')) {

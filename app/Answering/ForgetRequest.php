@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Answering;
+
+use App\Database\Turn;
+use App\Http\Middleware\StartWebSession;
+use Illuminate\Contracts\View\Factory;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Vite;
+use Illuminate\Support\Facades\Facade;
+use Illuminate\Support\ViewErrorBag;
+
+/**
+ * What a request leaves in an application that stays started: taken away before the next, whoever asks that. Ours keeps
+ * who asks with the request itself; what follows is the framework's.
+ */
+final class ForgetRequest
+{
+    /** Made once for a request, and made anew for the next that needs it. */
+    private const MADE = [
+        'session',
+        'session.store',
+        StartWebSession::class,
+        'cookie',
+        'redirect',
+        'auth',
+        'auth.driver',
+        Vite::class,
+    ];
+
+    public function after(Application $app): void
+    {
+        $app->forgetScopedInstances();
+        foreach (self::MADE as $one) {
+            $app->forgetInstance($one);
+        }
+        Facade::clearResolvedInstances();
+        if ($app->getLocale() !== config()->string('app.locale')) {
+            $app->setLocale(config()->string('app.locale'));
+        }
+        if ($app->resolved('view')) {
+            $views = $app->make(Factory::class);
+            $views->share('errors', new ViewErrorBag());
+            $views->flushState();
+        }
+        foreach ($app->resolved('db') ? $app->make('db')->getConnections() : [] as $connection) {
+            while ($connection->transactionLevel() > 0) {
+                $connection->rollBack();
+            }
+            $connection->forgetRecordModificationState();
+        }
+        Turn::of();
+    }
+}

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Answering;
 
 use App\Database\Turn;
-use App\Http\Middleware\StartWebSession;
 use Illuminate\Contracts\View\Factory;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Vite;
@@ -22,7 +21,6 @@ final class ForgetRequest
     private const MADE = [
         'session',
         'session.store',
-        StartWebSession::class,
         'cookie',
         'redirect',
         'auth',

@@ -23,14 +23,6 @@ final class Instance
     /** Pools of workers that stay started, by their sockets, and the seconds that a request may take there. */
     private const ANSWERS = ['answer-live' => 30, 'answer-page' => 60];
 
-    private const OPCACHE = [
-        'opcache.jit=disable',
-        'opcache.validate_timestamps=0',
-        'opcache.memory_consumption=128',
-        'opcache.max_accelerated_files=20000',
-        'realpath_cache_size=4M',
-    ];
-
     /** The front looks every second, and believes it the third time. */
     private const LEAVES_S = 4;
 
@@ -105,12 +97,14 @@ final class Instance
             'CRAG_ZONE' => Setting::zone(),
             'CRAG_DECIMAL' => Setting::decimal(),
             'CRAG_MONEY' => Setting::money(),
+            'CRAG_COUNTS' => $this->counts(),
             // Half-made files lie with the data, and go when it is started again.
             'TMPDIR' => $this->tmp(),
             'CRAG_DEMO' => $this->demo ? 'true' : 'false',
             ...$this->demo ? self::shown() : [],
             'DB_DATABASE' => "{$this->data}/crag.sqlite",
             'FONTCONFIG_FILE' => "{$this->run}/fonts.conf",
+            'VIEW_COMPILED_PATH' => Setup::root().'/'.Setup::VIEWS,
             'APP_CONFIG_CACHE' => "{$this->run}/cache/config.php",
             'APP_ROUTES_CACHE' => "{$this->run}/cache/routes.php",
             'APP_EVENTS_CACHE' => "{$this->run}/cache/events.php",
@@ -188,9 +182,11 @@ final class Instance
             ],
             'answer' => [
                 PHP_BINARY,
+                ...$this->speedUps(),
                 ...self::settings([
-                    ...self::OPCACHE,
                     'opcache.enable_cli=1',
+                    // Classes whose relatives are not there are no news; the application asks for all of it as it starts.
+                    'error_reporting='.(E_ERROR | E_PARSE | E_CORE_ERROR | E_COMPILE_ERROR),
                     // It takes what is newer than the process for half written, and would compile each view each time.
                     'opcache.file_update_protection=0',
                     'memory_limit=256M',
@@ -244,6 +240,23 @@ final class Instance
         return "{$this->data}/tmp".($this->nodeName() === '' ? '' : "/{$this->nodeName()}");
     }
 
+    /**
+     * Where tries are counted for a minute: in memory, where the machine has such a folder. On a disk each count waited
+     * behind what is stored.
+     */
+    private function counts(): string
+    {
+        $folder = '/dev/shm/crag-'.posix_geteuid().'-'.md5($this->run);
+        if (is_dir('/dev/shm') && is_writable('/dev/shm')) {
+            @mkdir($folder, 0o700);
+        }
+        clearstatcache();
+        // What somebody else has put there is not ours.
+        $isOurs = @fileowner($folder) === posix_geteuid() && ! is_link($folder) && (fileperms($folder) & 0o77) === 0;
+
+        return $isOurs ? $folder : "{$this->run}/cache/data";
+    }
+
     private static function cores(): int
     {
         return max(1, (int) shell_exec('nproc'));
@@ -267,7 +280,11 @@ final class Instance
         $settings = [
             'opcache.preload='.Setup::root().'/deploy/php-fpm/preload.php',
             'opcache.preload_user='.(posix_getpwuid(posix_geteuid())['name'] ?? 'root'),
-            ...self::OPCACHE,
+            'opcache.jit=disable',
+            'opcache.validate_timestamps=0',
+            'opcache.memory_consumption=128',
+            'opcache.max_accelerated_files=20000',
+            'realpath_cache_size=4M',
         ];
 
         return self::settings($settings);
@@ -419,6 +436,7 @@ final class Instance
 
     public function removeAll(): void
     {
+        Folder::remove($this->counts());
         Folder::remove($this->run);
     }
 
@@ -427,7 +445,7 @@ final class Instance
         @unlink("{$this->run}/leaving");
         Folder::remove($this->tmp());
         Folder::make($this->tmp());
-        foreach (['tmp', 'cache/views', 'cache/data', 'cache/fonts'] as $folder) {
+        foreach (['tmp', 'cache/data', 'cache/fonts'] as $folder) {
             Folder::make("{$this->run}/{$folder}");
         }
         Folder::make("{$this->data}/web-sessions");

@@ -76,8 +76,10 @@ final class SharedCrag
             }
         }
         Folder::make("{$instance->data}/web-sessions");
-        Folder::remove("{$instance->run}/cache/data");
-        Folder::make("{$instance->run}/cache/data");
+        foreach (["{$instance->run}/cache/data", $instance->environment()['CRAG_COUNTS']] as $folder) {
+            Folder::remove($folder);
+            Folder::make($folder);
+        }
     }
 
     /** @return array<string, string> */

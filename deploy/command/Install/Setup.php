@@ -16,6 +16,9 @@ use SplFileInfo;
 /** Brings a fresh clone to where it can run: what is there already is skipped. */
 final class Setup
 {
+    /** Where compiled views are: half of one that is being written must never be read. */
+    public const VIEWS = 'storage/setup/compiled';
+
     public static function root(): string
     {
         return dirname(__DIR__, 3);
@@ -46,6 +49,16 @@ final class Setup
         if ($onceThereIsPhp !== null) {
             $onceThereIsPhp();
         }
+        self::once(
+            'views',
+            ['resources/views', 'resources/icons', 'app/Http/Icons.php', 'composer.json'],
+            self::VIEWS,
+            static function (): void {
+                Console::step('Compiling the pages (blade)');
+                $compiled = self::root().'/'.self::VIEWS;
+                Shell::run([PHP_BINARY, 'artisan', 'view:cache'], self::root(), ['VIEW_COMPILED_PATH' => $compiled]);
+            },
+        );
         self::once('npm', ['package.json', 'package-lock.json'], 'node_modules/.bin/vite', static function (): void {
             Console::step('Installing browser packages (npm)');
             Shell::run(['npm', 'ci', '--no-audit', '--no-fund', '--ignore-scripts'], self::root());

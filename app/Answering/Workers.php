@@ -101,6 +101,7 @@ final class Workers
         if ($worker > 0) {
             $this->running[$worker] = [$name, microtime(true)];
         } elseif ($worker === 0) {
+            @cli_set_process_title("crag: pool {$name}");
             $this->work($socket, $parent, $this->pools[$name][2]);
             exit(0);
         }

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /*
- * The workers that answer pages: `crag` starts this, and nginx passes requests on to it. Each argument is a pool:
- * its socket, how many answer there, and the seconds that a request may take, as in php-live.sock:4:30.
+ * The workers that answer pages: `crag` starts this, and nginx passes requests on to it. Each argument is a pool: its
+ * name, how many answer there, and the seconds that a request may take, as in live:4:30.
  */
 
 use App\Answering\Answer;
@@ -27,8 +27,8 @@ $kernel->bootstrap();
 
 $pools = [];
 foreach (array_slice($argv, 1) as $pool) {
-    [$socket, $many, $longest] = explode(':', $pool);
-    $pools[$socket] = [config()->string('crag.run')."/{$socket}", (int) $many, (int) $longest];
+    [$name, $many, $longest] = explode(':', $pool);
+    $pools[$name] = [config()->string('crag.run')."/answer-{$name}.sock", (int) $many, (int) $longest];
 }
 $make = static function () use ($app): Answer {
     $pdo = DB::connection()->getPdo();

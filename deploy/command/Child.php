@@ -120,7 +120,7 @@ final class Child
             $about =
                 (string) @file_get_contents(dirname($file).'/environ').
                 (string) @file_get_contents(dirname($file).'/cmdline');
-            if (str_contains($about, $run) || preg_match('/nginx: worker|php-fpm: pool/', $about) === 1) {
+            if (str_contains($about, $run) || preg_match('/nginx: worker|php-fpm: pool|crag: pool/', $about) === 1) {
                 return true;
             }
         }

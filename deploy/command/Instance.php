@@ -20,8 +20,11 @@ final class Instance
         'answer' => ['answer-live', 'answer-page'],
     ];
 
-    /** Pools of workers that stay started, by their sockets, and the seconds that a request may take there. */
-    private const ANSWERS = ['answer-live' => 30, 'answer-page' => 60];
+    /** What answers requests. */
+    public const ANSWERING = ['answer', 'php-fpm'];
+
+    /** Pools of workers that stay started, and the seconds that a request may take there. */
+    private const POOLS = ['live' => 30, 'page' => 60];
 
     /** The front looks every second, and believes it the third time. */
     private const LEAVES_S = 4;
@@ -196,9 +199,9 @@ final class Instance
                 ]),
                 'deploy/answer/answer.php',
                 ...array_map(
-                    static fn (string $socket, int $longest): string => "{$socket}.sock:".self::workers().":{$longest}",
-                    array_keys(self::ANSWERS),
-                    self::ANSWERS,
+                    static fn (string $pool, int $longest): string => "{$pool}:".self::workers().":{$longest}",
+                    array_keys(self::POOLS),
+                    self::POOLS,
                 ),
             ],
             'queue' => [PHP_BINARY, 'artisan', 'crag:work'],
@@ -324,6 +327,12 @@ final class Instance
         );
         $child->start();
         $this->note($name, $child);
+    }
+
+    /** @return list<string> everything that it starts */
+    public static function parts(): array
+    {
+        return ['nginx', ...self::ANSWERING, ...self::keeperNames(), 'queue'];
     }
 
     public function child(string $name): Child
@@ -522,7 +531,7 @@ final class Instance
                     );
                 }
             }
-            $answer = file_exists("{$this->run}/php-live.sock") && file_exists("{$this->run}/answer-page.sock")
+            $answer = file_exists("{$this->run}/php-live.sock")
                 ? @file_get_contents($this->address().'/up', false, $context)
                 : false;
             if ($answer !== false && str_contains($http_response_header[0] ?? '', '200')) {

@@ -48,6 +48,7 @@ final class FaultsTest extends BrowserTestCase
         $student->waitForText('#saved', 'Saved');
 
         // The keeper stores on without it.
+        self::$crag->child('answer')->stop(signal: SIGKILL);
         self::$crag->child('php-fpm')->stop(signal: SIGKILL);
         $this->line($student, 0.3);
         $student->until(fn (): bool => $this->stored('Ikenna') === 2, 'the stroke that the keeper stores');
@@ -57,6 +58,7 @@ final class FaultsTest extends BrowserTestCase
         $this->line($student, 0.6);
         $student->waitForText('#saved', '2 strokes kept here');
         $teacher->until(fn (): bool => $this->inked($teacher, '.tile .page') > 0, 'wet ink that still flows');
+        self::$crag->startOne('answer');
         self::$crag->startOne('php-fpm');
         self::$crag->startOne('keep-0');
         $student->waitForText('#saved', 'Saved', 30);
@@ -325,7 +327,10 @@ final class FaultsTest extends BrowserTestCase
     private function pool(string $name, int $signal): void
     {
         $workers = array_filter(
-            Child::descendants(self::$crag->child('php-fpm')->pid()),
+            [
+                ...Child::descendants(self::$crag->child('answer')->pid()),
+                ...Child::descendants(self::$crag->child('php-fpm')->pid()),
+            ],
             static fn (int $pid): bool => str_contains(
                 // A worker may have ended meanwhile.
                 (string) @file_get_contents("/proc/{$pid}/cmdline"),

@@ -40,7 +40,7 @@ final class SupervisorTest extends TestCase
     {
         $serve = $this->serve($this->port);
         $this->untilUp();
-        foreach (['nginx', 'php-fpm', 'queue'] as $part) {
+        foreach (['nginx', 'answer', 'php-fpm', 'queue'] as $part) {
             $before = $this->pids();
             $family = [$before[$part], ...Child::descendants($before[$part])];
             posix_kill($before[$part], SIGKILL);
@@ -119,7 +119,7 @@ final class SupervisorTest extends TestCase
     private function pids(): array
     {
         $pids = [];
-        foreach (['nginx', 'php-fpm', 'queue'] as $part) {
+        foreach (['nginx', 'answer', 'php-fpm', 'queue'] as $part) {
             $pids[$part] = (int) file_get_contents("{$this->folder}/run/{$part}.started");
         }
 

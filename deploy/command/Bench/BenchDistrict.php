@@ -221,7 +221,7 @@ final readonly class BenchDistrict
         foreach ($district->nodes() as $n => $node) {
             $sums["node{$n}"] = round(array_sum(array_map(
                 static fn (string $part): float => $of($node->child($part)->pid()),
-                ['nginx', 'php-fpm', ...Instance::keeperNames(), 'queue'],
+                Instance::parts(),
             )), 2);
         }
 

@@ -15,7 +15,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * As {@see BenchFaults}, in the shape of several machines: nodes go off and are restarted, keepers, php-fpm and nginx
+ * As {@see BenchFaults}, in the shape of several machines: nodes go off and are restarted, keepers, workers and nginx
  * are killed on whichever node, PostgreSQL and Redis are restarted or stand still, the front begins anew. Redis comes
  * back empty each time.
  */
@@ -102,7 +102,7 @@ final class BenchDistrictFaults
             'node off' => $this->off($district, $node),
             'node restarted' => self::restart($node),
             'keeper' => self::kill($node->child($keepers[$this->chance->getInt(0, count($keepers) - 1)])->pid()),
-            'worker' => self::kill($this->one(Child::descendants($node->child('php-fpm')->pid()))),
+            'worker' => self::kill($this->one(Child::descendants($node->child('answer')->pid()))),
             'nginx' => self::kill($node->child('nginx')->pid()),
             'redis' => $district->redis()->startAgain(),
             'redis stopped' => $this->stopped($district, $district->redis()->child()->pid()),

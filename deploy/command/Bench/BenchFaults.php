@@ -21,7 +21,7 @@ use Random\Randomizer;
 
 /**
  * A class of simulated students draws while everything beneath it is broken, by a plan that a seed decides: workers
- * and masters of php-fpm, nginx, the keeper, the queue and the whole of `crag` are killed, the disk fills, the
+ * that answer pages and what starts them, php-fpm, nginx, the keeper, the queue and the whole of `crag` are killed, the disk fills, the
  * database is locked, sockets are cut, batches come twice and out of order. Afterwards every stroke that was
  * acknowledged must be in the log once, under the number that was told, and students' pages, a desk that was open all
  * the time and the database must agree.
@@ -31,7 +31,8 @@ final class BenchFaults
     /** How often each kind comes, in shares. */
     private const KINDS = [
         'worker' => 4,
-        'php-fpm' => 2,
+        'answer' => 2,
+        'php-fpm' => 1,
         'nginx' => 2,
         'queue' => 1,
         'keep-0' => 3,
@@ -154,14 +155,15 @@ final class BenchFaults
     private function fault(string $kind): void
     {
         match ($kind) {
-            'worker' => $this->kill($this->one(Child::descendants($this->part('php-fpm')))),
-            'php-fpm', 'nginx', 'queue', 'keep-0' => $this->kill($this->part($kind)),
+            'worker' => $this->kill($this->one(Child::descendants($this->part('answer')))),
+            'answer', 'php-fpm', 'nginx', 'queue', 'keep-0' => $this->kill($this->part($kind)),
             'crag' => $this->restart(),
             'locked' => $this->lock($this->chance->getInt(500, 3000)),
             'full' => $this->fill($this->chance->getInt(1000, 3000)),
             'stopped' => $this->stop(
                 $this->one([
                     ...Child::descendants($this->part('nginx')),
+                    ...Child::descendants($this->part('answer')),
                     ...Child::descendants($this->part('php-fpm')),
                     $this->part('keep-0'),
                 ]),

@@ -47,7 +47,7 @@ final readonly class BenchLive
             $painted = $this->painted($page);
             $memory = [
                 'nginx' => Usage::memory($class->instance->child('nginx')->pid()),
-                'php' => Usage::memory($class->instance->child('php-fpm')->pid()),
+                'php' => Usage::answering(Usage::memory(...), $class->instance),
                 'grid_heap' => $page->heap(),
             ];
             $made = $pens->made();
@@ -109,12 +109,12 @@ final readonly class BenchLive
         sleep(4);
     }
 
-    /** @return array{float, float, float} seconds of nginx, of php-fpm and of the browser with the grid */
+    /** @return array{float, float, float} seconds of nginx, of what answers requests and of the browser with the grid */
     private function cpu(DemoClass $class, Chrome $chrome): array
     {
         return [
             Usage::cpu($class->instance->child('nginx')->pid()),
-            Usage::cpu($class->instance->child('php-fpm')->pid()),
+            Usage::answering(Usage::cpu(...), $class->instance),
             Usage::cpu($chrome->pid()),
         ];
     }

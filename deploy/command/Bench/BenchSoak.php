@@ -37,7 +37,7 @@ final readonly class BenchSoak
             $memory = static fn (): array => [
                 'heap' => $page->heap(),
                 'nginx' => Usage::memory($class->instance->child('nginx')->pid()),
-                'php' => Usage::memory($class->instance->child('php-fpm')->pid()),
+                'php' => Usage::answering(Usage::memory(...), $class->instance),
                 'browser' => Usage::memory($chrome->pid()),
             ];
             $bytes = static fn (): int => array_sum(

@@ -88,7 +88,7 @@ final readonly class FloodingClasses
                 ...StoredStrokes::count(new PDO("sqlite:{$class->instance->data}/crag.sqlite"), $found['ids']),
                 'over_http' => $found['posts'],
                 'saved_ms' => Quantiles::of($found['saved'], 50, 95, 99),
-                'cpu_s' => array_combine(self::parts(), $cpu),
+                'cpu_s' => array_combine(Instance::parts(), $cpu),
                 'cpu_ms_per_stroke' => round((array_sum($cpu) * 1000) / max(1, count($found['ids'])), 2),
                 'relay_ms' => Quantiles::of($found['desk'], 50, 95),
                 'unheard' => $found['unheard'],
@@ -96,10 +96,10 @@ final readonly class FloodingClasses
                 'wet_lost' => $found['wetSent'] - count($found['wet']),
                 'join_ms' => Quantiles::of($found['joins'], 50, 95),
                 'rss_mb' => array_combine(
-                    self::parts(),
+                    Instance::parts(),
                     array_map(
                         static fn (string $part): float => Usage::memory($class->instance->child($part)->pid()),
-                        self::parts(),
+                        Instance::parts(),
                     ),
                 ),
                 'steal_percent' => round((100 * $stolen) / max(1, $this->seconds), 1),
@@ -112,18 +112,12 @@ final readonly class FloodingClasses
         }
     }
 
-    /** @return list<string> what runs, the keepers one by one */
-    private static function parts(): array
-    {
-        return ['nginx', 'php-fpm', ...Instance::keeperNames(), 'queue'];
-    }
-
     /** @return list<float> seconds */
     private function cpu(DemoClass $class): array
     {
         return array_map(
             static fn (string $part): float => Usage::cpu($class->instance->child($part)->pid()),
-            self::parts(),
+            Instance::parts(),
         );
     }
 

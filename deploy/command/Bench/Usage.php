@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Deploy\Bench;
 
 use Deploy\Child;
+use Deploy\Instance;
 
 /** What processes have used, read from /proc. */
 final class Usage
@@ -21,6 +22,14 @@ final class Usage
         }
 
         return $ticks / 100;
+    }
+
+    /** What a running Crag's answering to requests uses, by one of the two ways of counting here. */
+    public static function answering(callable $used, Instance $crag): float
+    {
+        return array_sum(
+            array_map(static fn (string $part): float => $used($crag->child($part)->pid()), Instance::ANSWERING),
+        );
     }
 
     /** Megabytes in memory of a process and all below it. */

@@ -216,12 +216,32 @@ async function scribble(count: number, seconds: number, report: string, pause: n
 async function reach(desk: string, count: number, rounds: number, report: string): Promise<void> {
     const teacher = new SimulatedTeacher(base);
     const watch = { heard: (what: string, at: number) => teacher.heard(what, at) };
-    const students = Array.from({ length: count }, (_, i) => new SimulatedStudent(base, `Student ${i + 1}`, watch));
-    // Everybody in the same moment.
-    const joins = await Promise.all(students.map((student) => student.join(code)));
+    const named = (name: string): SimulatedStudent[] =>
+        Array.from({ length: count }, (_, i) => new SimulatedStudent(base, `${name} ${i + 1}`, watch));
+    // Names are typed already: everybody presses in the same moment, or in the same second.
+    const together = <T>(of: SimulatedStudent[], does: (student: SimulatedStudent) => Promise<T>): Promise<T[]> =>
+        Promise.all(of.map(does));
+    const within = <T>(of: SimulatedStudent[], does: (student: SimulatedStudent) => Promise<T>): Promise<T[]> =>
+        Promise.all(of.map((student, i) => sleep((1000 * i) / count).then(() => does(student))));
+    const atTheDoor = async (some: SimulatedStudent[]): Promise<SimulatedStudent[]> => {
+        for (const student of some) {
+            await student.comeToDoor(code);
+        }
+        await sleep(1000);
+        return some;
+    };
+    const join = (student: SimulatedStudent): Promise<number> => student.join(code);
+    const reload = (student: SimulatedStudent): Promise<number> => student.reload();
+    const earlier = await atTheDoor(named('Early'));
+    const joinsInASecond = await within(earlier, join);
+    await sleep(1000);
+    const reloadsInASecond = await within(earlier, reload);
+    earlier.forEach((student) => student.leave());
+    const students = await atTheDoor(named('Student'));
+    const joins = await together(students, join);
     await teacher.open(desk);
     await sleep(2000);
-    const reloads = await Promise.all(students.map((student) => student.reload()));
+    const reloads = await together(students, reload);
     // The class works meanwhile, calmly.
     students.forEach(
         (student, i) =>
@@ -235,7 +255,9 @@ async function reach(desk: string, count: number, rounds: number, report: string
     await sleep(2000);
     const measured = {
         join: { times: joins, lost: 0 },
+        join_in_a_second: { times: joinsInASecond, lost: 0 },
         reload: { times: reloads, lost: 0 },
+        reload_in_a_second: { times: reloadsInASecond, lost: 0 },
         ...(await teacher.measure(students, rounds)),
     };
     writeFileSync(report, JSON.stringify(measured));

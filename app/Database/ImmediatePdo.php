@@ -26,12 +26,23 @@ final class ImmediatePdo extends PDO
     private const MOST_STATEMENTS = 300;
 
     /**
-     * From now on a statement is prepared once. Only for a process that reads each result to its end before it asks the
-     * same again.
+     * From now on a statement is prepared once, for a process that stays started. Its results are read to their end at
+     * once; what is read row by row has a statement of its own ({@see SqliteWithCursors}).
      */
     public function keepStatements(): void
     {
         $this->statements ??= [];
+    }
+
+    /** For what may be left before its end. */
+    public function withoutKeeping(callable $do): void
+    {
+        [$kept, $this->statements] = [$this->statements, null];
+        try {
+            $do();
+        } finally {
+            $this->statements = $kept;
+        }
     }
 
     /** @param  array<int, mixed>  $options */

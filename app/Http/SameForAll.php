@@ -15,7 +15,8 @@ final class SameForAll
 {
     /**
      * @param  array<string, bool|string>  $data  the same for everyone
-     * @param  array<string, string>  $own  values of the view that are not, by their names
+     * @param  array<string, string|HtmlString>  $own  values of the view that are not, by their names; one that is
+     *     HTML already says so
      */
     public static function view(string $view, array $data, array $own): HtmlString
     {
@@ -25,7 +26,8 @@ final class SameForAll
             static fn (): string => view($view, $data + array_combine(array_keys($own), $places))->render(),
         );
 
-        return new HtmlString(str_replace($places, array_map(e(...), array_values($own)), $html));
+        // All in one go: what somebody wrote is not looked through for places again.
+        return new HtmlString(strtr($html, array_combine($places, array_map(e(...), array_values($own)))));
     }
 
     /**

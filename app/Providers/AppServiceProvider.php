@@ -10,6 +10,7 @@ use App\Canvas\TeacherDrew;
 use App\Database\ImmediateConnector;
 use App\Database\PostgresConnector;
 use App\Database\PostgresWithTurns;
+use App\Database\SqliteWithCursors;
 use App\Http\Icons;
 use App\Http\Limits;
 use App\Live\Clock;
@@ -44,6 +45,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->bind('db.connector.sqlite', ImmediateConnector::class);
         $this->app->bind('db.connector.pgsql', PostgresConnector::class);
+        Connection::resolverFor('sqlite', static fn (mixed ...$given) => new SqliteWithCursors(...$given));
         Connection::resolverFor('pgsql', static fn (mixed ...$given) => new PostgresWithTurns(...$given));
         $this->app->bind(
             Reader::class,

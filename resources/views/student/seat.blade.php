@@ -1,13 +1,14 @@
-<x-layout :title="$session->title" script="student" class="student"
-    :page="['session' => $session->id, 'seat' => $seat->id, 'channel' => $seat->channelId(), 'ink' => $seat->ink_key, 'keep' => App\Live\Keeper\KeepKey::of($seat), 'address' => '/seat/'.$seat->id, 'join' => '/join/'.$session->join_code, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => App\Http\SameForAll::words('student', App\Http\Words\StudentWords::all(...)), 'assets_kept' => App\Http\PageAssets::of('resources/scss/app.scss', 'resources/ts/pages/student.ts')]">
+{{-- The same for a whole class: App\Http\SameForAll. What is a student's own comes in words of its own, and no view decides by it. --}}
+<x-layout :title="$title" script="student" class="student"
+    :page="['session' => $session, 'seat' => $seat, 'channel' => $channel, 'ink' => $ink, 'keep' => $keep, 'address' => '/seat/'.$seat, 'join' => '/join/'.$code, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => App\Http\SameForAll::words('student', App\Http\Words\StudentWords::all(...)), 'assets_kept' => App\Http\PageAssets::of('resources/scss/app.scss', 'resources/ts/pages/student.ts')]">
     <x-opening :json="$opening" />
-    <header id="strip" class="strip {{ $prompt->words === '' ? 'is-wordless' : '' }}">
-        <h1 class="visually-hidden">{{ $session->title }}</h1>
+    <header id="strip" class="strip {{ $wordless }}">
+        <h1 class="visually-hidden">{{ $title }}</h1>
         <div class="strip-number">
             <button id="prompt-before" class="mini-strip" hidden
                 title="{{ __('The prompt before') }}"><x-icon name="chevron-left" /><span
                 class="visually-hidden">{{ __('The prompt before') }}</span></button>
-            <span id="prompt-number">{{ __('Prompt :n', ['n' => $prompt->n]) }}</span>
+            <span id="prompt-number">{{ __('Prompt :n', ['n' => $n]) }}</span>
             <button id="prompt-after" class="mini-strip" hidden
                 title="{{ __('The next prompt') }}"><x-icon name="chevron-right" /><span
                 class="visually-hidden">{{ __('The next prompt') }}</span></button>
@@ -19,7 +20,7 @@
             <x-icon name="chevron-down" /><span class="visually-hidden">{{ __('Whole prompt') }}</span>
         </button>
         <span id="timer" class="strip-timer" role="timer" hidden></span>
-        <span class="strip-who" dir="auto">{{ $seat->name }}</span>
+        <span class="strip-who" dir="auto">{{ $name }}</span>
         <span id="together" class="strip-together" hidden><x-icon name="people" /><span class="together-count"
             aria-hidden="true"></span><span class="together-names" role="status" dir="auto"></span></span>
         <span id="saved" class="strip-saved" data-state="saved"><x-icon name="check2" /><span class="saved-words"
@@ -84,8 +85,8 @@
                 <button id="own-check-away" class="mini" title="{{ __('Fold away') }}"><x-icon name="x-lg" /><span
                     class="visually-hidden">{{ __('Fold away') }}</span></button>
             </div>
-            {{ App\Http\SameForAll::view('bench.bench', ['label' => __('Your canvas'), 'lead' => false],
-                ['files' => '/seat/'.$seat->id.'/work/CANVAS.FORMAT', 'home' => route('seat.home', $seat)]) }}
+            @include('bench.bench', ['label' => __('Your canvas'), 'lead' => false,
+                'files' => '/seat/'.$seat.'/work/CANVAS.FORMAT', 'home' => $home])
         </main>
         <aside id="lead-side" class="lead-side" aria-label="{{ __('Teacher’s page') }}" hidden>
             <div class="lead-side-head"><b>{{ __('Teacher’s page') }}</b><button id="lead-away"

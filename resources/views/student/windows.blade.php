@@ -20,7 +20,7 @@
 <dialog id="device-window" class="small-window" aria-labelledby="device-title">
     <h2 id="device-title">{{ __('Another device') }}</h2>
     <p>{{ __('On the other device, go to :link and type this seat code. It works for 10 minutes. This page then gives up your seat.',
-        ['link' => request()->getHttpHost().'/join/'.$session->join_code]) }}</p>
+        ['link' => $host.'/join/'.$code]) }}</p>
     <p id="device-code" class="door-code" role="status"></p>
     <form method="dialog" class="maths-end"><button class="btn btn-outline-slate">{{ __('Close') }}</button></form>
 </dialog>

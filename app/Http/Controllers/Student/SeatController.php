@@ -8,9 +8,11 @@ use App\Canvas\CanvasJson;
 use App\Canvas\TakeCanvas;
 use App\Http\CanvasAnswer;
 use App\Http\CurrentSeat;
+use App\Http\SameForAll;
 use App\Live\Audience;
 use App\Live\CatchUp;
 use App\Live\Clock;
+use App\Live\Keeper\KeepKey;
 use App\Live\Portion;
 use App\Models\Seat;
 use App\Sessions\Room\RoomState;
@@ -19,6 +21,7 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\HtmlString;
 
 /** A student's own page and what it asks for. */
 final class SeatController
@@ -37,7 +40,7 @@ final class SeatController
         return response('', $session->isJustOver() ? 204 : self::ASKS_NO_MORE);
     }
 
-    public function show(Request $request, Seat $seat, TakeCanvas $takeCanvas, HandOutWork $handOut): View
+    public function show(Request $request, Seat $seat, TakeCanvas $takeCanvas, HandOutWork $handOut): View|Response
     {
         $session = $seat->session;
         $request->attributes->set('framed', $session->is_trial);
@@ -48,14 +51,30 @@ final class SeatController
             return WorkController::page($request, $seat);
         }
 
+        return response(self::page($request, $seat, self::opening($seat, $takeCanvas, $handOut)));
+    }
+
+    private static function page(Request $request, Seat $seat, string $opening): HtmlString
+    {
+        $session = $seat->session;
         $prompt = $seat->presentPrompt();
 
-        return view('student.seat', [
-            'seat' => $seat,
-            'session' => $session,
-            'prompt' => $prompt,
+        return SameForAll::view('student.seat', [], [
+            'title' => $session->title,
+            'session' => $session->id,
+            'code' => $session->join_code,
+            'host' => $request->getHttpHost(),
+            'seat' => $seat->id,
+            'name' => $seat->name,
+            'channel' => $seat->channelId(),
+            'ink' => $seat->ink_key,
+            'keep' => KeepKey::of($seat),
+            'home' => route('seat.home', $seat),
+            'wordless' => $prompt->words === '' ? 'is-wordless' : '',
+            'n' => (string) $prompt->n,
             'mine' => $prompt->forSeat($seat)->words,
-            'opening' => self::opening($seat, $takeCanvas, $handOut),
+            // Nothing in it can end the element that holds it.
+            'opening' => new HtmlString(str_replace('<', '\\u003c', $opening)),
         ]);
     }
 

@@ -10,9 +10,12 @@ namespace App\Http;
  */
 final class Icons
 {
+    /** @var array<string, string> */
+    private static array $read = [];
+
     public static function svg(string $name): string
     {
-        return str_replace(
+        return self::$read[$name] ??= str_replace(
             '<svg ',
             '<svg aria-hidden="true" focusable="false" ',
             trim((string) file_get_contents(resource_path("icons/{$name}.svg"))),

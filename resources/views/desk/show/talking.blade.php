@@ -20,6 +20,6 @@
         <button class="chip" data-do="talking" title="{{ __('Back to the grid (U)') }}">{{ __('Grid') }}
             <kbd>U</kbd></button>
     </div>
-    @include('bench.bench', ['label' => __('Over what the class sees'), 'lead' => true, 'isOnDesk' => true,
-        'as' => 'talking-', 'files' => '', 'pieces' => false])
+    {{ App\Http\SameForAll::view('bench.bench', ['label' => __('Over what the class sees'), 'lead' => true,
+        'isOnDesk' => true, 'as' => 'talking-', 'files' => '', 'pieces' => false], []) }}
 </section>

@@ -43,9 +43,8 @@
         </div>
         <nav id="closeup-strip" class="closeup-strip" aria-label="{{ __('All students') }}"></nav>
         <div class="closeup-stage">
-            @include('bench.bench',
-                ['label' => __('Canvas in the close-up'), 'lead' => true, 'isOnDesk' => true, 'as' => 'closeup-',
-                'files' => '', 'pieces' => false])
+            {{ App\Http\SameForAll::view('bench.bench', ['label' => __('Canvas in the close-up'), 'lead' => true,
+                'isOnDesk' => true, 'as' => 'closeup-', 'files' => '', 'pieces' => false], []) }}
             @include('desk.watch.player')
         </div>
     </div>

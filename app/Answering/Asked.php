@@ -7,7 +7,9 @@ namespace App\Answering;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Request as SymfonyRequest;
 
-/** A request as the framework knows it, from what nginx says of it; PHP itself does this for those that begin with it. */
+/**
+ * A request as the framework knows it, from what nginx says of it; PHP itself does this for those that begin with it.
+ */
 final class Asked
 {
     /** @param  array<string, string>  $server  the names of CGI (RFC 3875) */

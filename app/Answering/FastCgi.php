@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Answering;
 
 /**
- * One request on a connection from nginx, as a FastCGI responder reads and answers it (FastCGI Specification 1.0, sections
- * 3.3, 3.4, 5 and 6.2). nginx opens a connection for each request and never sends two at once.
+ * One request on a connection from nginx, as a FastCGI responder reads and answers it (FastCGI Specification 1.0,
+ * sections 3.3, 3.4, 5 and 6.2). nginx opens a connection for each request and never sends two at once.
  */
 final class FastCgi
 {
@@ -46,7 +46,10 @@ final class FastCgi
         stream_set_timeout($stream, self::PATIENCE_S);
     }
 
-    /** @return array{array<string, string>, string}|null what the server says of it, and its body; null where it broke off */
+    /**
+     * @return array{array<string, string>, string}|null what the server says of it, and its body; null where it broke
+     * off
+     */
     public function read(): ?array
     {
         $params = $body = '';
@@ -119,7 +122,10 @@ final class FastCgi
         return $taken;
     }
 
-    /** @return array<string, string> names and values, each with its length before it: one byte, or four with the first bit set */
+    /**
+     * @return array<string, string> names and values, each with its length before it: one byte, or four with the
+     * first bit set
+     */
     private static function pairs(string $text): array
     {
         $pairs = [];

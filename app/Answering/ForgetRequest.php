@@ -12,10 +12,10 @@ use Illuminate\Support\Facades\Facade;
 use Illuminate\Support\ViewErrorBag;
 
 /**
- * What a request leaves in an application that stays started: taken away before the next, whoever asks that. Ours keeps
- * who asks with the request itself; what follows is the framework's.
+ * What a request leaves in an application that stays started: taken away before the next, whoever asks that. Ours
+ * keeps who asks with the request itself; what follows is the framework's.
  */
-final class ForgetRequest
+final readonly class ForgetRequest
 {
     /** Made once for a request, and made anew for the next that needs it. */
     private const MADE = [
@@ -28,6 +28,13 @@ final class ForgetRequest
         Vite::class,
     ];
 
+    private string $locale;
+
+    public function __construct()
+    {
+        $this->locale = config()->string('app.locale');
+    }
+
     public function after(Application $app): void
     {
         $app->forgetScopedInstances();
@@ -35,8 +42,8 @@ final class ForgetRequest
             $app->forgetInstance($one);
         }
         Facade::clearResolvedInstances();
-        if ($app->getLocale() !== config()->string('app.locale')) {
-            $app->setLocale(config()->string('app.locale'));
+        if ($app->getLocale() !== $this->locale) {
+            $app->setLocale($this->locale);
         }
         if ($app->resolved('view')) {
             $views = $app->make(Factory::class);

@@ -8,8 +8,9 @@ use Closure;
 use RuntimeException;
 
 /**
- * Processes that stay started and answer what nginx passes on, each one request at a time. They are copies of one that has
- * the application loaded already, made anew when they have answered much, and when one ends by whatever it met.
+ * Processes that stay started and answer what nginx passes on, each one request at a time. They are copies of one
+ * that has the application loaded already, made anew when they have answered much, and when one ends by whatever it
+ * met.
  */
 final class Workers
 {
@@ -34,8 +35,8 @@ final class Workers
 
     /**
      * @param  Closure(): Answer  $make  called once in each
-     * @param  array<string, array{string, int, int}>  $pools  by name: the path of its socket, how many answer there, and
-     *     the seconds that a request may take
+     * @param  array<string, array{string, int, int}>  $pools  by name: the path of its socket, how many answer there,
+     *     and the seconds that a request may take
      */
     public function __construct(private readonly Closure $make, private readonly array $pools)
     {

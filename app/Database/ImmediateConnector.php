@@ -21,6 +21,7 @@ final class ImmediateConnector extends SQLiteConnector
         $connection = $this->createConnection("sqlite:{$path}", $config, $this->getOptions($config));
         if (self::isSet($connection)) {
             self::endWhatWasBegun($connection);
+            $this->configureBusyTimeout($connection, $config);
 
             return $connection;
         }

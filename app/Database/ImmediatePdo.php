@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Database;
 
 use PDO;
+use PDOException;
 use PDOStatement;
 
 /**
@@ -21,6 +22,12 @@ final class ImmediatePdo extends PDO
 
     /** @var array<string, PDOStatement>|null by their SQL, where they are kept */
     private ?array $statements = null;
+
+    /** SQLITE_BUSY (https://www.sqlite.org/rescode.html), whatever its further bits say. */
+    private const BUSY = 5;
+
+    /** How soon whoever waits for the turn looks again, at the soonest. */
+    private const LOOKS_US = 500;
 
     /** Kinds of statements; a process that stays started asks few. */
     private const MOST_STATEMENTS = 300;
@@ -69,9 +76,42 @@ final class ImmediatePdo extends PDO
             register_shutdown_function(fn () => $this->begun && $this->rollBack());
             $this->isWatched = true;
         }
-        $this->exec('BEGIN IMMEDIATE');
+        $this->takeTurn();
 
         return $this->begun = true;
+    }
+
+    /**
+     * Waits for the writer's turn. SQLite itself looks less and less often, at last every 100 ms, while a turn takes
+     * two to four: of a class that comes in at once, some waited long for a turn that was free.
+     */
+    private function takeTurn(): void
+    {
+        $patience = (int) $this->query('pragma busy_timeout')->fetchColumn();
+        $until = hrtime(true) + $patience * 1e6;
+        $this->exec('pragma busy_timeout = 0');
+        try {
+            while (! $this->tookTurn($until)) {
+                usleep(random_int(self::LOOKS_US, 3 * self::LOOKS_US));
+            }
+        } finally {
+            $this->exec("pragma busy_timeout = {$patience}");
+        }
+    }
+
+    private function tookTurn(float $until): bool
+    {
+        try {
+            $this->exec('BEGIN IMMEDIATE');
+
+            return true;
+        } catch (PDOException $fault) {
+            if (((int) ($fault->errorInfo[1] ?? 0) & 0xFF) !== self::BUSY || hrtime(true) > $until) {
+                throw $fault;
+            }
+
+            return false;
+        }
     }
 
     public function commit(): bool

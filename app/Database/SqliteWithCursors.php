@@ -8,8 +8,8 @@ use Generator;
 use Illuminate\Database\SQLiteConnection;
 
 /**
- * SQLite that reads row by row with a statement of its own: whoever stops half-way leaves nothing open, and two may read
- * the same beside each other.
+ * SQLite that reads row by row with a statement of its own: whoever stops half-way leaves nothing open, and two may
+ * read the same beside each other.
  */
 final class SqliteWithCursors extends SQLiteConnection
 {

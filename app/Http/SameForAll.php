@@ -50,7 +50,8 @@ final class SameForAll
         $text = @file_get_contents($file);
         if ($text === false) {
             $text = $make();
-            File::ensureDirectoryExists(self::folder());
+            // Several come first, and one of them makes it.
+            is_dir(self::folder()) || @mkdir(self::folder(), 0o700, true);
             // Whole or not at all, whoever else does the same.
             File::replace($file, $text);
         }

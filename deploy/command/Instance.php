@@ -188,8 +188,6 @@ final class Instance
                 ...$this->speedUps(),
                 ...self::settings([
                     'opcache.enable_cli=1',
-                    // Classes whose relatives are not there are no news; the application asks for all of it as it starts.
-                    'error_reporting='.(E_ERROR | E_PARSE | E_CORE_ERROR | E_COMPILE_ERROR),
                     // It takes what is newer than the process for half written, and would compile each view each time.
                     'opcache.file_update_protection=0',
                     'memory_limit=256M',
@@ -281,8 +279,6 @@ final class Instance
     private function speedUps(): array
     {
         $settings = [
-            'opcache.preload='.Setup::root().'/deploy/php-fpm/preload.php',
-            'opcache.preload_user='.(posix_getpwuid(posix_geteuid())['name'] ?? 'root'),
             'opcache.jit=disable',
             'opcache.validate_timestamps=0',
             'opcache.memory_consumption=128',

@@ -21,10 +21,10 @@ use Random\Randomizer;
 
 /**
  * A class of simulated students draws while everything beneath it is broken, by a plan that a seed decides: workers
- * that answer pages and what starts them, php-fpm, nginx, the keeper, the queue and the whole of `crag` are killed, the disk fills, the
- * database is locked, sockets are cut, batches come twice and out of order. Afterwards every stroke that was
- * acknowledged must be in the log once, under the number that was told, and students' pages, a desk that was open all
- * the time and the database must agree.
+ * that answer pages and what starts them, php-fpm, nginx, the keeper, the queue and the whole of `crag` are killed,
+ * the disk fills, the database is locked, sockets are cut, batches come twice and out of order. Afterwards every
+ * stroke that was acknowledged must be in the log once, under the number that was told, and students' pages, a desk
+ * that was open all the time and the database must agree.
  */
 final class BenchFaults
 {

@@ -109,7 +109,9 @@ final readonly class BenchLive
         sleep(4);
     }
 
-    /** @return array{float, float, float} seconds of nginx, of what answers requests and of the browser with the grid */
+    /**
+     * @return array{float, float, float} seconds of nginx, of what answers requests and of the browser with the grid
+     */
     private function cpu(DemoClass $class, Chrome $chrome): array
     {
         return [

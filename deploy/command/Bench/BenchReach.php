@@ -10,10 +10,10 @@ use Deploy\Port;
 use Deploy\Problem;
 
 /**
- * How long from the press to a page that can be drawn on, for a class that comes in or reloads in the same moment and in
- * the same second; and from the teacher's click to the change on each student's page: pens down, a gathering and a
- * hand-out, each several times, while a simulated class works. In milliseconds. Teacher and students run on this machine and read one
- * clock.
+ * How long from the press to a page that can be drawn on, for a class that comes in or reloads in the same moment and
+ * in the same second; and from the teacher's click to the change on each student's page: pens down, a gathering and a
+ * hand-out, each several times, while a simulated class works. In milliseconds. Teacher and students run on this
+ * machine and read one clock.
  */
 final readonly class BenchReach
 {

@@ -1,4 +1,5 @@
-{{-- The same for a whole class: App\Http\SameForAll. What is a student's own comes in words of its own, and no view decides by it. --}}
+{{-- Rendered once for a class (App\Http\SameForAll): what is a student's own is put in afterwards, so that nothing here
+    may be decided by it. --}}
 <x-layout :title="$title" script="student" class="student"
     :page="['session' => $session, 'seat' => $seat, 'channel' => $channel, 'ink' => $ink, 'keep' => $keep, 'address' => '/seat/'.$seat, 'join' => '/join/'.$code, 'assets' => '/asset', 'stamps' => Crag\Canvas\Drawing\StampArt::all(), 'words' => App\Http\SameForAll::words('student', App\Http\Words\StudentWords::all(...)), 'assets_kept' => App\Http\PageAssets::of('resources/scss/app.scss', 'resources/ts/pages/student.ts')]">
     <x-opening :json="$opening" />

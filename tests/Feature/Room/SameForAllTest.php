@@ -31,6 +31,28 @@ final class SameForAllTest extends CragTestCase
         self::assertSame(1, substr_count($second, 'id="tray"'));
     }
 
+    public function test_what_somebody_wrote_is_shown_as_it_was_written(): void
+    {
+        $session = $this->newSession('Beams <b> own-name-here');
+        [$ada, $adas] = $this->seat($session, 'own-seat-here');
+        [$bo, $bos] = $this->seat($session, 'Bo & Co');
+        $session->prompt?->update(['words' => '</script> own-code-here "Why?"']);
+        $page = (string) $this->asStudent($ada, $adas)->get("/seat/{$ada->id}")->assertOk()->getContent();
+        self::assertStringContainsString('<h1 class="visually-hidden">Beams &lt;b&gt; own-name-here</h1>', $page);
+        self::assertStringContainsString('<span class="strip-who" dir="auto">own-seat-here</span>', $page);
+        self::assertStringContainsString('&lt;/script&gt; own-code-here &quot;Why?&quot;', $page);
+        self::assertSame(1, preg_match('#<script id="opening"[^>]*>(.*?)</script>#s', $page, $found));
+        $opening = json_decode($found[1] ?? '', true, flags: JSON_THROW_ON_ERROR);
+        self::assertSame('</script> own-code-here "Why?"', $opening['prompt']['words'] ?? null);
+        $other = (string) $this->asStudent($bo, $bos)->get("/seat/{$bo->id}")->assertOk()->getContent();
+        self::assertStringContainsString('<span class="strip-who" dir="auto">Bo &amp; Co</span>', $other);
+        self::assertStringNotContainsString('own-seat-here', $other);
+        foreach ([$ada->ink_key, $ada->id, $ada->channelId()] as $secret) {
+            self::assertStringContainsString($secret, $page);
+            self::assertStringNotContainsString($secret, $other);
+        }
+    }
+
     public function test_it_is_the_view_itself_in_each_language_and_with_each_setting(): void
     {
         $data = ['label' => 'Your canvas', 'lead' => false];

@@ -51,7 +51,7 @@ final class SeatController
             return WorkController::page($request, $seat);
         }
 
-        return response(self::page($request, $seat, self::opening($seat, $takeCanvas, $handOut)));
+        return response((string) self::page($request, $seat, self::opening($seat, $takeCanvas, $handOut)));
     }
 
     private static function page(Request $request, Seat $seat, string $opening): HtmlString

@@ -8,6 +8,7 @@ use App\Database\Turn;
 use Illuminate\Contracts\View\Factory;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Vite;
+use Illuminate\Redis\RedisManager;
 use Illuminate\Support\Facades\Facade;
 use Illuminate\Support\ViewErrorBag;
 
@@ -56,6 +57,17 @@ final readonly class ForgetRequest
             }
             $connection->forgetRecordModificationState();
         }
+        if ($app->resolved('redis')) {
+            self::leave($app->make('redis'));
+        }
         Turn::of();
+    }
+
+    /** Where Redis was started again, the next request begins with a new connection, and nobody sees an error. */
+    private static function leave(mixed $redis): void
+    {
+        if ($redis instanceof RedisManager) {
+            array_map($redis->purge(...), array_keys($redis->connections() ?? []));
+        }
     }
 }

@@ -86,6 +86,17 @@ final class WorkersTest extends BrowserTestCase
         self::assertSame(419, $forged['status']);
     }
 
+    public function test_links_are_to_the_address_that_each_one_came_by(): void
+    {
+        $port = self::$crag->port;
+        for ($n = 0; $n < 10; $n++) {
+            foreach (["127.0.0.1:{$port}", "localhost:{$port}"] as $host) {
+                $page = $this->ask($host, 'GET', '/', headers: ["Host: {$host}"])['body'];
+                self::assertStringContainsString("href=\"http://{$host}/app.webmanifest\"", $page);
+            }
+        }
+    }
+
     public function test_answers_are_whole_in_every_form(): void
     {
         $seat = $this->comeIn('Aino');

@@ -41,7 +41,7 @@ final class Answer
             $this->kernel->terminate($request, $response);
             $this->forget->after($this->app);
 
-            return $response->getStatusCode() < 500;
+            return $response->getStatusCode() !== 500;
         } catch (Throwable $problem) {
             rescue(static fn () => report($problem));
 

@@ -15,11 +15,12 @@ final class Asked
     /** @param  array<string, string>  $server  the names of CGI (RFC 3875) */
     public static function request(array $server, string $body): Request
     {
-        parse_str($server['QUERY_STRING'] ?? '', $query);
+        // So many fields as PHP takes, and no word about those that are left.
+        @parse_str($server['QUERY_STRING'] ?? '', $query);
         $isForm = str_starts_with(strtolower($server['CONTENT_TYPE'] ?? ''), 'application/x-www-form-urlencoded');
         $form = [];
         if ($isForm) {
-            parse_str($body, $form);
+            @parse_str($body, $form);
         }
         $cookies = self::cookies($server['HTTP_COOKIE'] ?? '');
         $now = microtime(true);

@@ -25,8 +25,10 @@ final class Workers
     /** How soon one whose parent has gone notices. */
     private const LOOKS_S = 5.0;
 
-    /** One that ends at once is not made again at once. */
+    /** One that breaks at once is not made again at once. */
     private const SOON_S = 1.0;
+
+    private const PAUSE_US = 200_000;
 
     private bool $isAsked = false;
 
@@ -53,23 +55,15 @@ final class Workers
                 $this->isAsked = true;
             }, false);
         }
-        foreach ($this->pools as $name => [, $many]) {
-            for ($i = 0; $i < $many; $i++) {
-                $this->start($name, $sockets[$name]);
-            }
-        }
         // @phpstan-ignore booleanNot.alwaysTrue (a signal sets it)
         while (! $this->isAsked) {
+            $this->fill($sockets);
             $ended = pcntl_wait($status);
-            if (! isset($this->running[$ended])) {
-                continue;
-            }
-            [$name, $began] = $this->running[$ended];
+            $ran = microtime(true) - ($this->running[$ended][1] ?? 0);
             unset($this->running[$ended]);
-            if (microtime(true) - $began < self::SOON_S) {
-                usleep(200_000);
+            if ($ended < 1 || ($status !== 0 && $ran < self::SOON_S)) {
+                usleep(self::PAUSE_US);
             }
-            $this->start($name, $sockets[$name]);
         }
         foreach (array_keys($this->running) as $worker) {
             posix_kill($worker, SIGTERM);
@@ -92,6 +86,21 @@ final class Workers
         }
 
         return $socket;
+    }
+
+    /**
+     * As many as there should be; where the machine gives no more processes, as many as there can be.
+     *
+     * @param  array<string, resource>  $sockets  by pool
+     */
+    private function fill(array $sockets): void
+    {
+        foreach ($this->pools as $name => [, $many]) {
+            $there = count(array_filter($this->running, static fn (array $one): bool => $one[0] === $name));
+            for (; $there < $many; $there++) {
+                $this->start($name, $sockets[$name]);
+            }
+        }
     }
 
     /** @param  resource  $socket */

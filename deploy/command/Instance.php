@@ -448,8 +448,10 @@ final class Instance
     private function makeReady(): void
     {
         @unlink("{$this->run}/leaving");
-        Folder::remove($this->tmp());
-        Folder::make($this->tmp());
+        foreach ([$this->tmp(), $this->counts()] as $anew) {
+            Folder::remove($anew);
+            Folder::make($anew);
+        }
         foreach (['tmp', 'cache/data', 'cache/fonts'] as $folder) {
             Folder::make("{$this->run}/{$folder}");
         }

@@ -6,6 +6,7 @@ namespace App\Sessions\Life;
 
 use App\Database\Wipe;
 use App\Live\Clock;
+use App\Live\Counts;
 use App\Live\StoringTimes;
 use App\Models\LiveSession;
 use App\Sessions\Watch\DeskLooks;
@@ -39,6 +40,7 @@ final readonly class LookAfter
             }
         }
         StoringTimes::trim();
+        Counts::forgetOld($now);
         DeskLooks::forgetOld($now);
     }
 

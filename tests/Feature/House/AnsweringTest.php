@@ -112,6 +112,11 @@ final class AnsweringTest extends CragTestCase
         self::assertSame(['name' => 'نور +', 'seats' => ['1', '2']], $form->post());
         self::assertSame(['one' => 'a+b+c', 'two' => 'x=y', 'three' => ''], $form->cookies->all());
         self::assertSame('crag.example:8000', $form->getHttpHost());
+        $many = Asked::request(
+            ['REQUEST_METHOD' => 'POST', 'CONTENT_TYPE' => 'application/x-www-form-urlencoded'],
+            implode('&', array_map(static fn (int $n): string => "f{$n}=1", range(1, 3000))),
+        );
+        self::assertCount((int) ini_get('max_input_vars'), $many->post());
         $json = Asked::request(
             ['REQUEST_METHOD' => 'POST', 'REQUEST_URI' => '/x', 'CONTENT_TYPE' => 'application/json'],
             '{"operations":[{"id":"a"}]}',

@@ -15,6 +15,12 @@ use Tests\Support\CragTestCase;
 /** Who writes in the same session come one after the other; in other sessions they need not wait. */
 final class TurnTest extends CragTestCase
 {
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Turn::of();
+    }
+
     protected function tearDown(): void
     {
         Turn::of();

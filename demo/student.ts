@@ -176,7 +176,10 @@ export class SimulatedStudent {
         this.key = told.keep;
         const opening = between('<script id="opening" type="application/json">', '</script>');
         if (opening === undefined) {
-            const said = page.toString().replace(/<(script|style)\b.*?<\/\1>|<[^>]*>/gs, ' ').replace(/\s+/g, ' ');
+            const said = page
+                .toString()
+                .replace(/<(script|style)\b.*?<\/\1>|<[^>]*>/gs, ' ')
+                .replace(/\s+/g, ' ');
             throw new Error(`${this.name} is not in the room: ${said.slice(0, 400)}`);
         }
         await this.begin(JSON.parse(opening) as Opening);

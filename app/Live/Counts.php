@@ -9,7 +9,9 @@ use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
 use SplFileInfo;
 
-/** How often somebody tried something is counted for a minute, a small file for each; the framework leaves them lying. */
+/**
+ * How often somebody tried something is counted for a minute, a small file for each; the framework leaves them lying.
+ */
 final class Counts
 {
     private const EVERY_S = 600;

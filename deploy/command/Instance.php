@@ -248,12 +248,11 @@ final class Instance
     private function counts(): string
     {
         $folder = '/dev/shm/crag-'.posix_geteuid().'-'.md5($this->run);
-        if (is_dir('/dev/shm') && is_writable('/dev/shm')) {
-            @mkdir($folder, 0o700);
-        }
         clearstatcache();
         // What somebody else has put there is not ours.
-        $isOurs = @fileowner($folder) === posix_geteuid() && ! is_link($folder) && (fileperms($folder) & 0o77) === 0;
+        $isOurs = file_exists($folder) || is_link($folder)
+            ? @fileowner($folder) === posix_geteuid() && ! is_link($folder) && (fileperms($folder) & 0o77) === 0
+            : is_dir('/dev/shm') && is_writable('/dev/shm');
 
         return $isOurs ? $folder : "{$this->run}/cache/data";
     }
@@ -433,6 +432,7 @@ final class Instance
             @unlink("{$this->run}/{$name}.started");
         }
         $this->children = [];
+        Folder::remove($this->counts());
         if ($this->lock !== null) {
             fclose($this->lock);
             $this->lock = null;
@@ -441,7 +441,6 @@ final class Instance
 
     public function removeAll(): void
     {
-        Folder::remove($this->counts());
         Folder::remove($this->run);
     }
 

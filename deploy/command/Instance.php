@@ -432,8 +432,9 @@ final class Instance
             @unlink("{$this->run}/{$name}.started");
         }
         $this->children = [];
-        Folder::remove($this->counts());
+        // Whoever was refused because another runs here takes nothing of that one's.
         if ($this->lock !== null) {
+            Folder::remove($this->counts());
             fclose($this->lock);
             $this->lock = null;
         }

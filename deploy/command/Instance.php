@@ -26,6 +26,15 @@ final class Instance
     /** Pools of workers that stay started, and the seconds that a request may take there. */
     private const POOLS = ['live' => 30, 'page' => 60];
 
+    /** What PHP takes only as it starts. */
+    private const SPEED_UPS = [
+        'opcache.jit=disable',
+        'opcache.validate_timestamps=0',
+        'opcache.memory_consumption=128',
+        'opcache.max_accelerated_files=20000',
+        'realpath_cache_size=4M',
+    ];
+
     /** The front looks every second, and believes it the third time. */
     private const LEAVES_S = 4;
 
@@ -172,7 +181,7 @@ final class Instance
                 ...posix_geteuid() === 0 ? ['--allow-to-run-as-root'] : [],
                 '--fpm-config',
                 "{$this->run}/php-fpm.conf",
-                ...$this->speedUps(),
+                ...self::settings(self::SPEED_UPS),
             ],
             'nginx' => [
                 '/usr/sbin/nginx',
@@ -185,8 +194,8 @@ final class Instance
             ],
             'answer' => [
                 PHP_BINARY,
-                ...$this->speedUps(),
                 ...self::settings([
+                    ...self::SPEED_UPS,
                     'opcache.enable_cli=1',
                     // It takes what is newer than the process for half written, and would compile each view each time.
                     'opcache.file_update_protection=0',
@@ -272,20 +281,6 @@ final class Instance
         }
 
         return implode(' ', [...$lines, '* '.($n - 1).';']);
-    }
-
-    /** @return list<string> settings that PHP takes only as it starts */
-    private function speedUps(): array
-    {
-        $settings = [
-            'opcache.jit=disable',
-            'opcache.validate_timestamps=0',
-            'opcache.memory_consumption=128',
-            'opcache.max_accelerated_files=20000',
-            'realpath_cache_size=4M',
-        ];
-
-        return self::settings($settings);
     }
 
     /**

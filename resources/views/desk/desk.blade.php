@@ -41,6 +41,9 @@
         data-do="shield">{{ __('Show it again') }} <kbd>B</kbd></button></p></div>
     @include('desk.show.lineup')
     @include('desk.watch.tile')
+    {{-- A desk has three benches, and each is made of this when it is first opened: resources/ts/bench/place.ts. --}}
+    <template id="bench">{{ App\Http\SameForAll::view('bench.bench',
+        ['label' => '', 'lead' => true, 'isOnDesk' => true, 'as' => 'bench-', 'files' => 'its own'], []) }}</template>
     @include('desk.small-windows')
     <x-toast id="desk-notice" />
     <p id="desk-heard" class="visually-hidden" role="status" aria-live="polite"></p>

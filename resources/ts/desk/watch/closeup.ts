@@ -1,5 +1,6 @@
 import type { Asked } from '../../protocol/questions';
 import { mountBench } from '../../bench/mount';
+import { placeBench } from '../../bench/place';
 import type { Tray } from '../../bench/tray';
 import { Log } from '../../canvas/model/log';
 import type { Operation, WetInk } from '../../canvas/model/objects';
@@ -353,6 +354,7 @@ export class CloseUp {
             },
             changed: (waiting, reachable) => this.saySaved(waiting, reachable),
         });
+        placeBench(this.root);
         const mounted = mountBench({
             root: element('.closeup-main', this.root),
             layer: 'coach',

@@ -175,11 +175,14 @@ export class Looking {
     /** A finger that wipes over a page that is seen whole turns to the next student, or back. */
     private listenToSwipes(): void {
         let from: { x: number; y: number; id: number } | null = null;
-        const frame = element('#closeup-page-frame');
-        frame.addEventListener('pointerdown', ({ pointerType, clientX: x, clientY: y, pointerId: id, isPrimary }) => {
-            from = pointerType === 'touch' && isPrimary && this.closeUp.canTurn ? { x, y, id } : null;
+        // The page itself is there only when it has been opened once.
+        const stage = element('.closeup-stage');
+        stage.addEventListener('pointerdown', (event) => {
+            const { pointerType, clientX: x, clientY: y, pointerId: id, isPrimary } = event;
+            const isOnPage = (event.target as Element).closest('.page-frame') !== null;
+            from = isOnPage && pointerType === 'touch' && isPrimary && this.closeUp.canTurn ? { x, y, id } : null;
         });
-        frame.addEventListener('pointerup', ({ clientX, clientY, pointerId }) => {
+        stage.addEventListener('pointerup', ({ clientX, clientY, pointerId }) => {
             if (from?.id !== pointerId) {
                 return;
             }
@@ -189,7 +192,7 @@ export class Looking {
                 this.step(dx < 0 ? 'ArrowRight' : 'ArrowLeft');
             }
         });
-        frame.addEventListener('pointercancel', () => {
+        stage.addEventListener('pointercancel', () => {
             from = null;
         });
     }

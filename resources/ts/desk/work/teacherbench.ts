@@ -1,5 +1,6 @@
 import type { KeptScene } from '../../canvas/model/scene';
 import { mountBench } from '../../bench/mount';
+import { placeBench } from '../../bench/place';
 import type { Tray } from '../../bench/tray';
 import type { Operation } from '../../canvas/model/objects';
 import type { Workbench } from '../../canvas/workbench';
@@ -57,6 +58,7 @@ export async function openTeacherBench(settings: Settings): Promise<{ bench: Wor
             );
         },
     });
+    placeBench(settings.root);
     const mounted = mountBench(
         {
             root: settings.root,

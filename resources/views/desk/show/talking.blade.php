@@ -20,6 +20,5 @@
         <button class="chip" data-do="talking" title="{{ __('Back to the grid (U)') }}">{{ __('Grid') }}
             <kbd>U</kbd></button>
     </div>
-    {{ App\Http\SameForAll::view('bench.bench', ['label' => __('Over what the class sees'), 'lead' => true,
-        'isOnDesk' => true, 'as' => 'talking-', 'files' => '', 'pieces' => false], []) }}
+    <div class="bench-place" data-as="talking-" data-label="{{ __('Over what the class sees') }}"></div>
 </section>

@@ -43,8 +43,7 @@
         </div>
         <nav id="closeup-strip" class="closeup-strip" aria-label="{{ __('All students') }}"></nav>
         <div class="closeup-stage">
-            {{ App\Http\SameForAll::view('bench.bench', ['label' => __('Canvas in the close-up'), 'lead' => true,
-                'isOnDesk' => true, 'as' => 'closeup-', 'files' => '', 'pieces' => false], []) }}
+            <div class="bench-place" data-as="closeup-" data-label="{{ __('Canvas in the close-up') }}"></div>
             @include('desk.watch.player')
         </div>
     </div>

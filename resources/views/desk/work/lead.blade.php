@@ -18,8 +18,8 @@
         <button class="btn btn-outline-slate" data-do="lead">{{ __('Back to the grid') }} <kbd>F</kbd></button>
     </div>
     <div id="lead-talks" class="lead-talks"></div>
-    {{ App\Http\SameForAll::view('bench.bench', ['label' => __('Lead canvas'), 'lead' => true, 'isOnDesk' => true],
-        ['files' => '/desk/'.$session->id.'/work/CANVAS.FORMAT']) }}
+    <div class="bench-place" data-as="" data-label="{{ __('Lead canvas') }}" data-pieces
+        data-files="/desk/{{ $session->id }}/work/CANVAS.FORMAT"></div>
     @include('bench.pieces', [
         'title' => __('Hand out as pieces'), 'icon' => 'send', 'do' => __('Hand out'), 'to' => 'desk.work.pieces-to',
         'effect' => __('The selection goes onto this prompt’s canvases, above the ink. No work is lost. If it goes to everyone, anyone who joins later gets it too.'),

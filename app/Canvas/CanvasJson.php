@@ -101,6 +101,9 @@ final class CanvasJson
      */
     private static function older(Canvas $canvas, int $n, Layer $layer, ?Seat $by): array
     {
+        if ($n === 0) {
+            return ['undo' => false, 'redo' => false];
+        }
         $own = LoggedOperation::query()
             ->where('canvas_id', $canvas->id)
             ->where('n', '<=', $n)
@@ -117,7 +120,7 @@ final class CanvasJson
             )
             ->max('n');
         $own->where('n', '>', is_numeric($fresh) ? (int) $fresh : 0);
-        $last = $n === 0 ? null : (clone $own)->orderByDesc('n')->value('kind');
+        $last = (clone $own)->orderByDesc('n')->value('kind');
 
         return [
             'undo' => $last !== null &&

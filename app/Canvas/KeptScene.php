@@ -8,6 +8,7 @@ use App\Models\Canvas;
 use App\Models\LoggedOperation;
 use Crag\Canvas\Scene;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 
 /**
  * A canvas's scene as it was last kept, brought up to date. Keeping it makes opening a canvas cost what is on it now,
@@ -25,9 +26,7 @@ final readonly class KeptScene
     /** The scene with every operation of the log. */
     public static function of(Canvas $canvas): self
     {
-        $kept = DB::table('scenes')
-            ->where('canvas_id', $canvas->id)
-            ->first(['n', 'body']);
+        $kept = self::kept($canvas);
         $since = is_numeric($kept?->n) ? (int) $kept->n : 0;
         $scene =
             $kept !== null && is_string($kept->body)
@@ -53,17 +52,22 @@ final readonly class KeptScene
      */
     public static function opening(Canvas $canvas): ?array
     {
-        $n = DB::table('scenes')->where('canvas_id', $canvas->id)->value('n');
-        if ($canvas->operation_count - (is_numeric($n) ? (int) $n : 0) >= self::WORTH_KEEPING) {
+        $kept = self::kept($canvas);
+        if ($canvas->operation_count - (is_numeric($kept?->n) ? (int) $kept->n : 0) >= self::WORTH_KEEPING) {
             self::of($canvas);
+            $kept = self::kept($canvas);
         }
-        $kept = DB::table('scenes')
-            ->where('canvas_id', $canvas->id)
-            ->first(['n', 'body']);
 
         return $kept !== null && is_numeric($kept->n) && is_string($kept->body)
             ? ['n' => (int) $kept->n, 'body' => $kept->body]
             : null;
+    }
+
+    private static function kept(Canvas $canvas): ?stdClass
+    {
+        return DB::table('scenes')
+            ->where('canvas_id', $canvas->id)
+            ->first(['n', 'body']);
     }
 
     private function keep(Canvas $canvas): void

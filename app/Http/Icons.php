@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
-/**
- * Our icons. Where a view names one, it is written into the compiled view: the desk has some two hundred, and a
- * component for each cost more than all the rest of the page.
- */
+/** Our icons. */
 final class Icons
 {
     /** @var array<string, string> */
@@ -19,16 +16,6 @@ final class Icons
             '<svg ',
             '<svg aria-hidden="true" focusable="false" ',
             trim((string) file_get_contents(resource_path("icons/{$name}.svg"))),
-        );
-    }
-
-    /** A view's text with the icons that it names outright; one whose name is worked out is left to its component. */
-    public static function inline(string $view): string
-    {
-        return (string) preg_replace_callback(
-            '~<x-icon name="([a-z0-9-]+)"\s*/>~',
-            static fn (array $found): string => self::svg($found[1]),
-            $view,
         );
     }
 }

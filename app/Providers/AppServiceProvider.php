@@ -11,8 +11,8 @@ use App\Database\ImmediateConnector;
 use App\Database\PostgresConnector;
 use App\Database\PostgresWithTurns;
 use App\Database\SqliteWithCursors;
-use App\Http\Icons;
 use App\Http\Limits;
+use App\Http\ViewSource;
 use App\Live\Clock;
 use App\Live\PublicAddress;
 use App\Live\Publisher;
@@ -85,10 +85,10 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen(TeacherDrew::class, KeepShownCurrent::class);
         Event::listen(GroupChanged::class, TellGroup::class);
         $this->callAfterResolving(Vite::class, static fn (Vite $vite) => $vite->useBuildDirectory('build'));
-        $this->callAfterResolving('blade.compiler', static function (BladeCompiler $blade): void {
-            $blade->precompiler(Icons::inline(...));
-            // Lines are set in for those who write views; that was a seventh of what a student's page weighs.
-            $blade->precompiler(static fn (string $view): string => (string) preg_replace('~\n[ \t]+~', "\n", $view));
-        });
+        $this->callAfterResolving(
+            'blade.compiler',
+            // Before component tags are compiled: a precompiler comes after them.
+            static fn (BladeCompiler $blade) => $blade->prepareStringsForCompilationUsing(ViewSource::prepared(...)),
+        );
     }
 }

@@ -51,7 +51,7 @@ final class Setup
         }
         self::once(
             'views',
-            ['resources/views', 'resources/icons', 'app/Http/Icons.php', 'composer.json'],
+            ['resources/views', 'resources/icons', 'app/Http/Icons.php', 'app/Http/ViewSource.php', 'composer.json'],
             self::VIEWS,
             static function (): void {
                 Console::step('Compiling the pages (blade)');

@@ -1,2 +1,0 @@
-@props(['name'])
-{!! App\Http\Icons::svg($name) !!}

@@ -2,6 +2,7 @@ import { Visitor } from './visitor';
 import { WebSocket } from 'ws';
 import { encodeInk, type Sample } from '../resources/ts/canvas/model/ink';
 import { newId, type Operation, type Stroke, type Text, type WetInk } from '../resources/ts/canvas/model/objects';
+import { WORN } from '../resources/ts/live/inkline';
 import { KeeperLine, type Kept } from '../resources/ts/live/keeper';
 import { present } from '../resources/ts/present';
 
@@ -85,6 +86,7 @@ export class SimulatedStudent {
     private socket: WebSocket | null = null;
     /** What is drawn, to the desks. */
     private line: WebSocket | null = null;
+    private sentOnLine = 0;
     private seat = '';
     private session = '';
     private ink = '';
@@ -226,6 +228,9 @@ export class SimulatedStudent {
                 }
             }
         }
+        if (this.sentOnLine >= WORN) {
+            void this.renewLine();
+        }
     }
 
     /** Words letter by letter. */
@@ -352,7 +357,19 @@ export class SimulatedStudent {
             return false;
         }
         this.line.send(JSON.stringify(message));
+        this.sentOnLine++;
         return true;
+    }
+
+    /** Another takes over from a worn line between two strokes, as in a page. */
+    private async renewLine(): Promise<void> {
+        const worn = this.line;
+        this.sentOnLine = 0;
+        await this.open('wet', (socket) => {
+            this.line = socket;
+        });
+        worn?.removeAllListeners('close');
+        worn?.close();
     }
 
     private async takeCanvas(): Promise<void> {

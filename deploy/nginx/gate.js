@@ -15,9 +15,9 @@ const MOST_IN_THE_HEAD = 32768;
  * Pieces of one connection that are looked at. The engine that runs this gives nothing back before a connection ends:
  * some 800 bytes stay for each piece (measured in docs/architecture.md), so one that has had as many is ended, and the
  * page opens another: of itself between two strokes before it comes to that (InkLine). A pen that never rests gets
- * there in 100 seconds.
+ * there in 50 seconds.
  */
-const MOST_PIECES = 3000;
+const MOST_PIECES = 1500;
 
 /** Reads frames as their bytes come, in whatever pieces. Gives what is wrong, or an empty text. Makes no objects. */
 function reader() {

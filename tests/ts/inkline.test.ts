@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { afterEach, beforeEach, test, vi } from 'vitest';
-import { InkLine } from '../../resources/ts/live/inkline';
+import { InkLine, WORN } from '../../resources/ts/live/inkline';
 
 /** A socket that does what it is told; all that were made are kept. */
 class FakeSocket extends EventTarget {
@@ -59,7 +59,7 @@ afterEach(() => vi.useRealTimers());
 
 test('a socket that has carried much is replaced when the pen rests, and no message is lost meanwhile', () => {
     const ink = line();
-    for (let n = 0; n < 2100; n++) {
+    for (let n = 0; n < WORN + 100; n++) {
         assert.equal(ink.send(String(n)), true);
         vi.advanceTimersByTime(33);
     }
@@ -80,7 +80,7 @@ test('a socket that has carried much is replaced when the pen rests, and no mess
 
 test('where the line has moved meanwhile, the one that would have taken over is let go', () => {
     const ink = line();
-    for (let n = 0; n < 2000; n++) {
+    for (let n = 0; n < WORN; n++) {
         ink.send(String(n));
     }
     vi.advanceTimersByTime(250);

@@ -7,6 +7,7 @@ namespace Deploy\Bench;
 use Deploy\Browser\Chrome;
 use Deploy\Console;
 use Deploy\DemoClass;
+use Deploy\Instance;
 use Deploy\Port;
 
 /**
@@ -19,6 +20,8 @@ final readonly class BenchSoak
 
     /** Between two strokes of a student. */
     private const PAUSE_MS = 3000;
+
+    private const PARTS = ['nginx', 'php', 'keeper', 'browser'];
 
     public function __construct(private int $students, private int $minutes)
     {
@@ -38,6 +41,10 @@ final readonly class BenchSoak
                 'heap' => $page->heap(),
                 'nginx' => Usage::memory($class->instance->child('nginx')->pid()),
                 'php' => Usage::answering(Usage::memory(...), $class->instance),
+                'keeper' => array_sum(array_map(
+                    static fn (string $keeper): float => Usage::memory($class->instance->child($keeper)->pid()),
+                    Instance::keeperNames(),
+                )),
                 'browser' => Usage::memory($chrome->pid()),
             ];
             $bytes = static fn (): int => array_sum(
@@ -62,7 +69,7 @@ final readonly class BenchSoak
                 'minutes' => $this->minutes,
                 'strokes' => $stored['posted'],
                 'heap_mb' => $growth('heap'),
-                'rss_mb' => ['nginx' => $growth('nginx'), 'php' => $growth('php'), 'browser' => $growth('browser')],
+                'rss_mb' => array_map($growth, array_combine(self::PARTS, self::PARTS)),
                 'db_bytes_per_student_min' => (int) round(($bytes() - $before) / $this->students / $this->minutes),
                 'lost' => $stored['missing'],
                 'twice' => $stored['twice'],

@@ -13,8 +13,11 @@ interface Settings {
 
 const FIRST_WAIT_MS = 400;
 const LONGEST_WAIT_MS = 8000;
-/** The server ends a socket that brought it 3,000 messages: from so many on another takes over when the pen rests. */
-const WORN = 2000;
+/**
+ * The server keeps some memory for each message until the socket closes, and ends one that brought 1,500: from so many
+ * on another takes over when the pen rests.
+ */
+export const WORN = 600;
 const REST_MS = 250;
 
 /**

@@ -12,7 +12,6 @@ use Crag\Canvas\Log\InForce;
 use Crag\Canvas\Log\Layer;
 use Crag\Canvas\Log\OperationKind;
 use Crag\Canvas\Object\Manipulative;
-use Crag\Canvas\Object\PlacedObject;
 use Crag\Canvas\Operation\Add;
 use Crag\Json\Fields;
 use Crag\Json\UnreadableFields;
@@ -41,21 +40,49 @@ final readonly class AppendForTeacher
         $this->take($canvas, self::withValues($canvas, $pages->operations($this->newId(...), $apart)));
     }
 
+    /**
+     * What was prepared and what the others were handed out, onto a canvas that has only just been made: together, as far
+     * as nothing depends on what lies there by then.
+     *
+     * @param  ?PromptPages  $pages  null where they lie there already
+     * @param  list<Handout>  $handouts
+     * @return list<list<string>> of each handout
+     */
+    public function first(Canvas $canvas, ?PromptPages $pages, array $handouts): array
+    {
+        $waiting = $pages === null ? [] : self::withValues($canvas, $pages->operations($this->newId(...), true));
+        $ids = [];
+        foreach ($handouts as $handout) {
+            if (! self::isOfOnePage($handout)) {
+                $this->take($canvas, $waiting);
+                $waiting = [];
+            }
+            $operations = $this->operations($canvas, $handout);
+            $ids[] = array_column($operations, 'id');
+            array_push($waiting, ...$operations);
+        }
+        $this->take($canvas, $waiting);
+
+        return $ids;
+    }
+
     /** @return list<string> */
     public function handout(Canvas $canvas, Handout $handout): array
     {
-        $first = array_key_last($handout->pages) === 0;
+        return $this->take($canvas, $this->operations($canvas, $handout));
+    }
 
-        return $this->take(
-            $canvas,
-            self::withValues(
-                $canvas,
-                $handout->operations(
-                    $first ? [''] : array_map(strval(...), array_keys($canvas->scene()->pages)),
-                    $this->newId(...),
-                ),
-            ),
-        );
+    /** @return list<array{id: string, kind: string, layer: string, body: array<string, mixed>}> */
+    private function operations(Canvas $canvas, Handout $handout): array
+    {
+        $pages = self::isOfOnePage($handout) ? [''] : array_map(strval(...), array_keys($canvas->scene()->pages));
+
+        return self::withValues($canvas, $handout->operations($pages, $this->newId(...)));
+    }
+
+    private static function isOfOnePage(Handout $handout): bool
+    {
+        return array_key_last($handout->pages) === 0;
     }
 
     /**
@@ -137,7 +164,7 @@ final readonly class AppendForTeacher
     }
 
     /**
-     * Takes back what was put there. A page stays where a student has worked on it since.
+     * Takes back what was put there. A page stays where a student has worked on it since, or more was handed out on it.
      *
      * @param  array<array-key, mixed>  $ids  in the order in which they were put
      */
@@ -151,13 +178,11 @@ final readonly class AppendForTeacher
             ->pluck('op_id')
             ->all();
         $scene = $pages === [] ? null : $canvas->scene();
+        $isOthers = static fn (int|string $object): bool => ! in_array(strtok((string) $object, '.'), $ids, true);
         $used = array_filter(
             $pages,
             static fn (mixed $page): bool => $scene !== null &&
-                array_filter(
-                    $scene->onPage((string) $page),
-                    static fn (PlacedObject $placed): bool => $placed->layer === Layer::Student,
-                ) !== [],
+                array_filter(array_keys($scene->onPage((string) $page)), $isOthers) !== [],
         );
         $operations = [];
         foreach (array_reverse(array_diff($ids, $used)) as $id) {

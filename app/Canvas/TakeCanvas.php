@@ -9,6 +9,7 @@ use App\Models\Handout;
 use App\Models\Prompt;
 use App\Models\Seat;
 use App\Models\Show\ShowcaseItem;
+use Crag\Plan\Handout as HandoutValue;
 use Crag\Plan\PromptPages;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -83,13 +84,21 @@ final readonly class TakeCanvas
     private function lay(Canvas $canvas, PromptPages $pages, Collection $handouts): void
     {
         $isCarried = $canvas->seat !== null && CarriedWork::onto($canvas, $canvas->seat, $canvas->prompt);
-        if (! $isCarried) {
-            $this->putOn->pages($canvas, $pages, true);
-        }
-        foreach ($handouts as $handout) {
-            $ids = $this->putOn->handout($canvas, $handout->body);
-            $handout->canvases()->attach($canvas->id, ['operations' => json_encode($ids, JSON_THROW_ON_ERROR)]);
-        }
+        $all = array_values($handouts->all());
+        $ids = $this->putOn->first(
+            $canvas,
+            $isCarried ? null : $pages,
+            array_map(static fn (Handout $one): HandoutValue => $one->body, $all),
+        );
+        DB::table('handout_canvases')->insert(array_map(
+            static fn (Handout $one, array $operations): array => [
+                'handout_id' => $one->id,
+                'canvas_id' => $canvas->id,
+                'operations' => json_encode($operations, JSON_THROW_ON_ERROR),
+            ],
+            $all,
+            $ids,
+        ));
     }
 
     /** The teacher's own canvas for a prompt. */

@@ -93,6 +93,29 @@ final class HandOutTest extends OneStudentTestCase
         );
     }
 
+    public function test_whoever_comes_late_has_all_that_was_handed_out_page_by_page(): void
+    {
+        $lead = $this->drawOnLead('on-the-first-page');
+        $this->give(['what' => 'lead', 'mode' => 'pieces', 'alt' => 'A beam'])->assertOk();
+        $this->postJson("/desk/{$this->session->id}/operations", [
+            'canvas' => $lead,
+            'operations' => [
+                ['id' => 'the-second-page', 'kind' => 'page', 'layer' => 'lead', 'at' => 5, 'body' => (object) []],
+            ],
+        ]);
+        $this->drawOnLead('on-the-second-page', ['body' => ['page' => 'the-second-page']]);
+        $both = $this->give(['what' => 'lead', 'mode' => 'backdrop', 'pages' => 'all'])->assertOk()->json();
+        $this->give(['what' => 'lead', 'mode' => 'backdrop', 'pages' => '1'])->assertOk();
+        $this->give(['what' => 'lead', 'mode' => 'backdrop', 'pages' => 'all'])->assertOk();
+
+        [$late] = $this->seat($this->session, 'Late');
+
+        self::assertSame($this->pages($this->mate), $this->pages($late));
+        self::assertSame([['lead', 'lead', 'lead', 'pieces'], ['lead', 'lead']], $this->pages($late));
+        $this->asTeacher()->postJson($both['undo']['address'], $both['undo']['body'])->assertOk();
+        self::assertSame([['lead', 'lead', 'pieces'], ['lead']], $this->pages($late));
+    }
+
     public function test_a_hand_out_is_seen_before_it_is_given_and_gives_nothing(): void
     {
         $this->drawOnLead('drawn-by-teacher');
@@ -291,6 +314,20 @@ final class HandOutTest extends OneStudentTestCase
         ])->assertJsonCount(1, 'accepted');
 
         return $lead;
+    }
+
+    /** @return list<list<string>> the layers of what is on each page of a student's canvas */
+    private function pages(Seat $seat): array
+    {
+        $scene = $this->canvasOf($seat)->scene();
+
+        return array_map(
+            static fn (int|string $page): array => array_values(array_map(
+                static fn (PlacedObject $placed): string => $placed->layer->value,
+                $scene->onPage((string) $page),
+            )),
+            array_keys($scene->pages),
+        );
     }
 
     /** @return list<string> the layers of what is on a student's canvas, in drawing order */

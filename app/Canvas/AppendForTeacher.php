@@ -41,8 +41,8 @@ final readonly class AppendForTeacher
     }
 
     /**
-     * What was prepared and what the others were handed out, onto a canvas that has only just been made: together, as far
-     * as nothing depends on what lies there by then.
+     * What was prepared and what the others were handed out, onto a canvas that has only just been made: together, as
+     * far as nothing depends on what lies there by then.
      *
      * @param  ?PromptPages  $pages  null where they lie there already
      * @param  list<Handout>  $handouts

@@ -312,8 +312,8 @@ final class ToolsTest extends BrowserTestCase
             );
             self::assertIsArray($differing);
             self::assertGreaterThan(500, $differing[0]);
-            // Where two of the 39 pieces of a growing line meet, pixels of its edge are painted twice until it is dry: one or
-            // two, three where events come late. A line of another width differs along all of its edge.
+            // Where two of the 39 pieces of a growing line meet, pixels of its edge are painted twice until it is dry:
+            // one or two, three where events come late. A line of another width differs along all of its edge.
             self::assertLessThan(
                 39 * 3,
                 $differing[1],

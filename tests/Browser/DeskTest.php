@@ -40,6 +40,34 @@ final class DeskTest extends BrowserTestCase
 
     private string $code;
 
+    public function test_benches_that_are_opened_fast_are_made_once_and_work_after_each_other(): void
+    {
+        $this->begin(['Tamsin']);
+        // Open, shut and open again before the first bench is there.
+        $this->teacher->run("for (let i = 0; i < 3; i++) document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'f', bubbles: true }));");
+        $this->teacher->find('#lead [data-ready]');
+        $stroke = [[0.3, 0.4], [0.5, 0.5], [0.6, 0.4]];
+        $this->teacher->draw('#page-frame', $stroke);
+        $drawn = 'select count(*) from operations where kind = \'add\'';
+        $this->teacher->until(fn (): bool => (int) $this->sql($drawn) === 1, 'the lead canvas to have a stroke');
+        // Straight on to a student's canvas, with coach ink before the page is there.
+        $this->teacher->press('f')->click('.tile-open')->press('c')->find('#closeup[data-mode=coach] [data-ready]');
+        $this->teacher->draw('#closeup-page-frame', $stroke);
+        $this->teacher->until(fn (): bool => (int) $this->sql($drawn) === 2, 'the student to have coach ink');
+        self::assertSame(
+            [1, 1, []],
+            $this->teacher->run(<<<'JS'
+            const ids = [...document.querySelectorAll('[id]')].map((one) => one.id);
+            return [
+                document.querySelectorAll('#lead .page-dry').length,
+                document.querySelectorAll('#closeup .page-frame').length,
+                ids.filter((id, i) => ids.indexOf(id) !== i),
+            ];
+            JS),
+        );
+        self::assertSame([], $this->teacher->complaints());
+    }
+
     #[TestWith([1280, 800])]
     #[TestWith([1024, 768])]
     #[TestWith([820, 1180])]

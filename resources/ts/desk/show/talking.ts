@@ -29,6 +29,7 @@ export class Talking {
     private bench: Workbench | null = null;
     private tray: Tray | null = null;
     private outbox: Outbox | null = null;
+    private begun: Promise<void> | null = null;
     private showcase = '';
     private items: Item[] = [];
     private n = 1;
@@ -95,9 +96,8 @@ export class Talking {
         }
         this.root.hidden = false;
         document.body.classList.add('shows-lead');
-        if (this.bench === null) {
-            await this.begin();
-        }
+        // Once, however fast it is opened, shut and opened again.
+        await (this.begun ??= this.begin());
         await this.take(this.item === undefined ? 1 : this.n);
         present(this.bench).view.fit();
         present(this.bench).surface.focus();

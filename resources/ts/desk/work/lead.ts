@@ -20,6 +20,7 @@ export class Lead {
     private bench: Workbench | null = null;
     private tray: Tray | null = null;
     private outbox: Outbox | null = null;
+    private begun: Promise<void> | null = null;
     private prompt = '';
     private seen: Room['lead'] = { shown: null, ink: null, from: 0 };
     private readonly wet: WetSender;
@@ -141,9 +142,8 @@ export class Lead {
         this.root.hidden = false;
         element('#lead-button').setAttribute('aria-pressed', 'true');
         document.body.classList.add('shows-lead');
-        if (this.bench === null) {
-            await this.begin();
-        }
+        // Once, however fast it is opened, shut and opened again.
+        await (this.begun ??= this.begin());
         if (this.prompt !== prompt) {
             await this.load(prompt);
         }

@@ -158,6 +158,24 @@ final class WrittenTest extends BrowserTestCase
         self::assertSame([], $cy->complaints());
     }
 
+    public function test_a_nought_that_ends_with_a_rest_is_no_circle(): void
+    {
+        [, $code] = $this->lesson();
+        $di = self::seeWhole($this->join('Di', $code));
+        $nought = static fn (float $y): array => array_map(
+            static fn (int $n): array => [.3 + .05 * cos($n * M_PI / 8), $y + .08 * sin($n * M_PI / 8)],
+            range(0, 16),
+        );
+        $kinds = fn (): array => array_column($this->log('Di'), 'kind');
+        $di->draw('#page-frame .page-paper', $nought(.35), 'pen', 16, true, 1_800);
+        $di->until(fn (): bool => $kinds() === ['add'], 'the nought');
+        $di->seen('.written-bar:not([hidden])');
+        // Beside the box a shape is meant.
+        $di->draw('#page-frame .page-paper', $nought(.75), 'pen', 16, true, 1_800);
+        $di->until(fn (): bool => $kinds() === ['add', 'add', 'straighten'], 'the circle');
+        self::assertSame([], $di->complaints());
+    }
+
     /** @return array{Page, string} a desk and its code, with a question or two that are answered by hand */
     private function lesson(int $questions = 1): array
     {

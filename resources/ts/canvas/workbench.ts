@@ -286,6 +286,9 @@ export class Workbench {
     /** A number is to be typed into a part; who shows the parts has a field for it. */
     typeInto: (id: string, part: Part) => void = () => undefined;
 
+    /** The boxes that are written in are known to who shows the questions. */
+    isRead: (at: { x: number; y: number }) => boolean = () => false;
+
     finishShape(): void {
         if (this.shape.isUnfinished) {
             this.shape.finish();

@@ -1,5 +1,6 @@
 import type { Asked, Boxes, Spot } from '../protocol/questions';
-import type { AnswerValue } from '../canvas/model/objects';
+import { pageBox } from '../canvas/model/bounds';
+import type { AnswerValue, Placed } from '../canvas/model/objects';
 import type { View } from '../canvas/drawing/view';
 
 /** What a line of typed words takes with its frame, in units: Crag\Prompt\Question\Spot::LINE. */
@@ -85,6 +86,17 @@ export function isByHand(asked: Asked): asked is Asked & { spot: Spot } {
 /** Whether the pen goes through its box onto the page. */
 export function isOnPaper(asked: Asked): boolean {
     return isRoom(asked.kind) || isByHand(asked);
+}
+
+/** Whether a place on its page lies in a box. */
+export function isIn({ x, y, w, h = LINE }: Spot, atX: number, atY: number): boolean {
+    return atX >= x && atX <= x + w && atY >= y && atY <= y + h;
+}
+
+/** Whether something on its page has its middle in a box: as Crag\Canvas\Scene::answerTo says. */
+export function isMiddleIn(spot: Spot, placed: Placed): boolean {
+    const { left, top, right, bottom } = pageBox(placed);
+    return isIn(spot, (left + right) / 2, (top + bottom) / 2);
 }
 
 /** An answer in words; empty for none. */

@@ -3,8 +3,7 @@ import type { Asked, Spot } from '../protocol/questions';
 import type { AnswerValue } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
 import { questionField, type Field } from './fields';
-import { pageBox } from '../canvas/model/bounds';
-import { AnswerBoxes, boxesAmong, isOnPaper, LINE } from './boxes';
+import { AnswerBoxes, boxesAmong, isMiddleIn, isOnPaper } from './boxes';
 import { Spots, type Placed } from './spots';
 import { AnswerStrip, type InStrip } from './strip';
 import { WrittenAnswers, type InkReader } from './written';
@@ -140,19 +139,12 @@ export class Questions {
         this.spots.place();
     }
 
-    /** Whether something of the student's has its middle there: as Crag\Canvas\Scene::answerTo says. */
-    private isDrawnIn({ page, x, y, w, h = LINE }: Spot): boolean {
-        const id = this.bench.pages[page];
-        for (const placed of this.bench.view.log.scene.objects.values()) {
-            if (placed.layer === 'student' && placed.page === id) {
-                const { left, top, right, bottom } = pageBox(placed);
-                const [atX, atY] = [(left + right) / 2, (top + bottom) / 2];
-                if (atX >= x && atX <= x + w && atY >= y && atY <= y + h) {
-                    return true;
-                }
-            }
-        }
-        return false;
+    /** Whether the student drew there. */
+    private isDrawnIn(spot: Spot): boolean {
+        const id = this.bench.pages[spot.page];
+        return [...this.bench.view.log.scene.objects.values()].some(
+            (one) => one.layer === 'student' && one.page === id && isMiddleIn(spot, one),
+        );
     }
 
     /** How many in a row are right, of how many. */

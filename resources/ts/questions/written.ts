@@ -1,10 +1,8 @@
 import type { BenchWords } from '../protocol/words';
 import type { Asked, Spot } from '../protocol/questions';
 import type { Workbench } from '../canvas/workbench';
-import type { Placed } from '../canvas/model/objects';
-import { pageBox } from '../canvas/model/bounds';
 import { fill } from '../page';
-import { isByHand, LINE } from './boxes';
+import { isByHand, isIn, isMiddleIn, LINE } from './boxes';
 
 /** What the server read: App\Http\Controllers\Student\InkController. */
 export interface ReadInk {
@@ -88,6 +86,10 @@ export class WrittenAnswers {
             this.button('✕', 'btn-icon', () => this.close(), words.box_close),
         );
         bench.surface.append(this.root);
+        bench.isRead = ({ x, y }) => {
+            const page = bench.pages.indexOf(bench.view.page);
+            return this.all.some(({ asked: { spot } }) => spot.page === page && isIn(spot, x, y));
+        };
         for (const kind of ['pointerdown', 'pointermove', 'pointerup', 'keydown', 'paste', 'wheel']) {
             this.root.addEventListener(kind, (event) => event.stopPropagation());
         }
@@ -222,16 +224,12 @@ export class WrittenAnswers {
     }
 
     /** The strokes whose middle lies there, in the order of the log; empty for none. */
-    private inkIn({ page, x, y, w, h = LINE }: Spot): string {
-        const id = this.bench.pages[page];
-        const within = (placed: Placed): boolean => {
-            const { left, top, right, bottom } = pageBox(placed);
-            const [atX, atY] = [(left + right) / 2, (top + bottom) / 2];
-            return atX >= x && atX <= x + w && atY >= y && atY <= y + h;
-        };
+    private inkIn(spot: Spot): string {
+        const id = this.bench.pages[spot.page];
         return [...this.bench.view.log.scene.objects]
             .filter(
-                ([, one]) => one.layer === 'student' && one.page === id && one.object.type === 'stroke' && within(one),
+                ([, one]) =>
+                    one.layer === 'student' && one.page === id && one.object.type === 'stroke' && isMiddleIn(spot, one),
             )
             .map(([stroke, { place }]) => `${stroke} ${String(place ?? '')}`)
             .join('|');

@@ -16,6 +16,8 @@ export interface Host {
     readonly isLooking: boolean;
     readonly words: BenchWords;
     readonly wet: WetSender | null;
+    /** Whether what is drawn there is read as words. */
+    isRead(at: { x: number; y: number }): boolean;
     say(sentence: string): void;
     choose(tool: ToolName): void;
     /** Something finished: drawn here at once, kept here until the server has it. */

@@ -41,7 +41,7 @@ export class InkTool implements Tool {
     constructor(
         private readonly bench: Pick<
             Host,
-            'canvas' | 'layer' | 'settings' | 'view' | 'wet' | 'add' | 'make' | 'showWet' | 'dropWet'
+            'canvas' | 'layer' | 'settings' | 'view' | 'wet' | 'isRead' | 'add' | 'make' | 'showWet' | 'dropWet'
         >,
     ) {
         this.hold = new Hold(
@@ -58,7 +58,9 @@ export class InkTool implements Tool {
         this.width = tool === 'highlighter' ? width * HIGHLIGHT_WIDER : width;
         this.guide = guideAt(this.bench, at);
         this.begin(this.guided(at));
-        if (this.type === 'stroke' && this.bench.settings.straightens && this.guide === null) {
+        // A digit that ends with a rest is no circle.
+        const isShape = this.bench.settings.straightens && this.guide === null && !this.bench.isRead(at);
+        if (this.type === 'stroke' && isShape) {
             this.hold.begin(at);
         }
     }

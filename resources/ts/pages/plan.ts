@@ -275,7 +275,7 @@ function fillIn(): void {
     }
     put('#words', prompt.words, open, 'words');
     if (!saver.holds(open, 'questions')) {
-        questions.show(prompt.questions);
+        questions.show(prompt.questions, open);
         places.show(prompt.questions);
     }
     side.show(prompt);

@@ -1,11 +1,11 @@
 import type { PlanWords } from '../protocol/words';
-import type { Choice, PrintedChoice } from '../protocol/questions';
+import type { PrintedChoice } from '../protocol/questions';
 import { element, fill } from '../page';
 import { reasonOf, sendFile } from '../live/http';
-
 import { isRoom } from '../questions/boxes';
 import { blankQuestion } from './blank';
 import type { Rectangle } from './boxes';
+import { fillQuestion, inPlace, questionForm, readQuestion } from './form';
 import type { BoxKind, Question } from './model';
 import { present } from '../present';
 
@@ -20,7 +20,6 @@ interface Settings {
 
 /** Crag\Plan\PlanPrompt::MOST_QUESTIONS. */
 const MOST = 40;
-const LOOSE = ['spelling', 'articles', 'order'] as const;
 /** In units: what stands nearer to a question's box has that question already. */
 const NEAR = 30;
 /** In units: Crag\Prompt\Question\Spot::NARROWEST. */
@@ -34,6 +33,7 @@ const APART = 20;
 export class QuestionList {
     private readonly list = element('#question-list');
     private questions: Question[] = [];
+    private prompt = '';
 
     constructor(private readonly settings: Settings) {
         element<HTMLSelectElement>('#question-new').addEventListener('change', (event) => {
@@ -64,28 +64,38 @@ export class QuestionList {
         });
     }
 
-    /** What the server has, unless this page is just changing it. */
-    show(questions: Question[]): void {
-        if (
-            JSON.stringify(questions) === JSON.stringify(this.questions) &&
-            this.list.children.length === questions.length
-        ) {
-            return;
+    /**
+     * What the server has, unless this page is just changing it. Forms that are there stay, with whoever types in them.
+     *
+     * @param  prompt  whose questions they are
+     */
+    show(questions: Question[], prompt: string): void {
+        if (prompt !== this.prompt) {
+            this.prompt = prompt;
+            this.questions = [];
+            this.list.replaceChildren();
         }
-        const focus = this.list.contains(document.activeElement)
-            ? this.pathOf(document.activeElement as HTMLElement)
-            : null;
-        const caret = focus === null ? null : caretIn(document.activeElement);
+        const isShown = this.list.children.length === questions.length;
+        if (!isShown || JSON.stringify(questions) !== JSON.stringify(this.questions)) {
+            this.draw(questions);
+        }
+    }
+
+    private draw(questions: Question[]): void {
+        const before = new Map(this.questions.map((question) => [question.id, question]));
         this.questions = structuredClone(questions);
-        this.list.replaceChildren(...this.questions.map((question, i) => this.item(question, i)));
+        const forms = new Map([...this.list.children].map((item) => [(item as HTMLElement).dataset.question, item]));
+        const items = this.questions.map((question, i) => {
+            const form = forms.get(question.id) as HTMLElement | undefined;
+            const was = before.get(question.id);
+            const isSame = form !== undefined && form.dataset.kind === question.kind;
+            const item = isSame ? form : questionForm(question, this.settings.words);
+            fillQuestion(item, question, isSame ? was : undefined, this.settings.words);
+            element('.question-edit-n', item).textContent = `${i + 1}.`;
+            return item;
+        });
+        inPlace(this.list, items);
         element('#question-count').textContent = questions.length === 0 ? '' : String(questions.length);
-        if (focus !== null) {
-            const field = this.list.querySelector<HTMLInputElement>(focus);
-            field?.focus();
-            if (caret !== null) {
-                field?.setSelectionRange(...caret);
-            }
-        }
     }
 
     get all(): Question[] {
@@ -94,8 +104,7 @@ export class QuestionList {
 
     /** A question has been moved on the page. */
     place(id: string, spot: Question['spot']): void {
-        this.questions = this.questions.map((question) => (question.id === id ? { ...question, spot } : question));
-        this.again();
+        this.change(this.questions.map((question) => (question.id === id ? { ...question, spot } : question)));
     }
 
     /**
@@ -104,9 +113,9 @@ export class QuestionList {
      * @return how many were added
      */
     addGaps(gaps: Pick<Question, 'kind' | 'words' | 'spot'>[]): number {
-        const before = this.questions.length;
+        const all = [...this.questions];
         for (const { kind, words, spot } of gaps) {
-            const isThere = this.questions.some(
+            const isThere = all.some(
                 (one) =>
                     one.spot !== null &&
                     spot !== null &&
@@ -114,13 +123,13 @@ export class QuestionList {
                     Math.abs(one.spot.x - spot.x) < NEAR &&
                     Math.abs(one.spot.y - spot.y) < NEAR,
             );
-            if (!isThere && this.questions.length < MOST) {
-                this.questions = [...this.questions, { ...blankQuestion(kind, this.questions), words, spot }];
+            if (!isThere && all.length < MOST) {
+                all.push({ ...blankQuestion(kind, all), words, spot });
             }
         }
-        const added = this.questions.length - before;
+        const added = all.length - this.questions.length;
         if (added > 0) {
-            this.again();
+            this.change(all);
         }
         return added;
     }
@@ -140,11 +149,10 @@ export class QuestionList {
             kind === 'written'
                 ? { ...blankQuestion('number', this.questions), by_hand: true, spot }
                 : { ...blankQuestion(kind, this.questions), spot };
-        this.questions = [
+        this.change([
             ...this.questions,
             kind === 'marked' ? { ...question, options: [{ id: 'c1', words: '', x, y, w, h }] } : question,
-        ];
-        this.again();
+        ]);
         return question.id;
     }
 
@@ -160,22 +168,13 @@ export class QuestionList {
             return null;
         }
         const options = [...(one.options ?? []), { id: nextChoice(one), words: '', ...box }];
-        this.questions = this.questions.map((question) => (question.id === id ? { ...question, options } : question));
-        this.again();
+        this.change(this.questions.map((question) => (question.id === id ? { ...question, options } : question)));
         return one.id;
     }
 
     /** A question's printed answers have been moved on the page. */
     print(id: string, options: PrintedChoice[]): void {
-        this.questions = this.questions.map((question) => (question.id === id ? { ...question, options } : question));
-        this.again();
-    }
-
-    private pathOf(field: HTMLElement): string | null {
-        const id = field.closest('li')?.dataset.question;
-        return id === undefined || field.dataset.field === undefined
-            ? null
-            : `[data-question="${id}"] [data-field="${field.dataset.field}"]`;
+        this.change(this.questions.map((question) => (question.id === id ? { ...question, options } : question)));
     }
 
     private add(kind: Question['kind']): void {
@@ -183,192 +182,22 @@ export class QuestionList {
             // It is nothing without a place.
             this.addBox(kind, { x: 400, y: 300, w: kind === 'marked' ? 60 : 500, h: kind === 'marked' ? 40 : 200 });
         } else {
-            this.questions = [...this.questions, blankQuestion(kind, this.questions)];
-            this.again();
+            this.change([...this.questions, blankQuestion(kind, this.questions)]);
         }
         present(this.list.querySelector<HTMLElement>('li:last-child [data-field="words"]')).focus();
     }
 
-    private again(): void {
-        const { questions } = this;
-        this.questions = [];
-        this.show(questions);
+    /** They are others, or in another order, from here. */
+    private change(questions: Question[]): void {
+        this.draw(questions);
         this.settings.changed(this.questions);
     }
 
-    private item(question: Question, i: number): HTMLElement {
-        const item = present(element<HTMLTemplateElement>('#question-template').content.firstElementChild).cloneNode(
-            true,
-        ) as HTMLElement;
-        item.dataset.question = question.id;
-        element('.question-edit-n', item).textContent = `${i + 1}.`;
-        element('.question-edit-kind', item).textContent = this.settings.words[`kind_${question.kind}`];
-        for (const part of item.querySelectorAll<HTMLElement>('[data-kinds]')) {
-            part.hidden = !present(part.dataset.kinds).split(' ').includes(question.kind);
-        }
-        for (const option of item.querySelectorAll<HTMLOptionElement>('option[data-for]')) {
-            if (!present(option.dataset.for).split(' ').includes(question.kind)) {
-                option.remove();
-            }
-        }
-        const put = (field: string, value: string | number | boolean | undefined): void => {
-            const input = element<HTMLInputElement>(`[data-field="${field}"]`, item);
-            if (typeof value === 'boolean') {
-                input.checked = value;
-            } else {
-                input.value = String(value ?? '');
-            }
-        };
-        put('words', question.words);
-        put('shuffle', question.shuffle === true);
-        put('own_unit', question.own_unit === true);
-        put('by_hand', question.by_hand === true);
-        put('several', question.several === true);
-        LOOSE.forEach((what) => put(`loose-${what}`, question.loose?.[what] === true));
-        if (typeof question.right === 'string') {
-            put(question.kind === 'tick' ? 'tick-right' : 'right', question.right);
-        }
-        if (question.kind === 'text') {
-            put('reads', question.reads ?? 'words');
-            showLoose(item, question.reads ?? 'words');
-            put('rights', (question.right as string[]).join('\n'));
-        }
-        if (question.kind === 'state') {
-            put('piece', question.piece);
-            this.offerFacts(item, question.piece ?? '', question.fact ?? '');
-        }
-        put('tolerance-kind', question.tolerance?.kind ?? 'none');
-        put('tolerance-most', question.tolerance?.most);
-        put('form-kind', question.form?.kind ?? 'any');
-        put('form-digits', question.form?.digits ?? 0);
-        // What is set stands open, so that it is not overlooked.
-        element<HTMLDetailsElement>('.question-exact', item).open =
-            (question.tolerance?.kind ?? 'none') !== 'none' ||
-            (question.form?.kind ?? 'any') !== 'any' ||
-            question.own_unit === true;
-        ['to', 'low', 'high'].forEach((field) => put(field, question[field as 'to' | 'low' | 'high']));
-        element('.question-options', item).append(
-            ...(question.options ?? []).map((option) => this.option(question, option)),
-        );
-        element('[data-do="spot"] span', item).textContent =
-            question.spot === null ? this.settings.words.place : this.settings.words.unplace;
-        element('.question-where', item).textContent =
-            question.spot === null ? '' : fill(this.settings.words.on_page, { n: question.spot.page + 1 });
-        return item;
-    }
-
-    /** Only what the chosen piece can tell; of another piece the first of it. */
-    private offerFacts(item: HTMLElement, piece: string, fact: string): void {
-        const select = element<HTMLSelectElement>('[data-field="fact"]', item);
-        const own = [...select.options].filter((option) => {
-            option.hidden = option.dataset.piece !== piece;
-            option.disabled = option.hidden;
-            return !option.hidden;
-        });
-        // Facts of several pieces have the same name.
-        present(own.find(({ value }) => value === fact) ?? own[0]).selected = true;
-    }
-
-    private option(question: Question, option: Choice): HTMLElement {
-        const row = present(element<HTMLTemplateElement>('#option-template').content.firstElementChild).cloneNode(
-            true,
-        ) as HTMLElement;
-        row.dataset.id = option.id;
-        row.dataset.picture = option.picture ?? '';
-        row.classList.toggle('has-picture', option.picture !== undefined);
-        element('.option-picture', row).hidden = question.kind === 'marked';
-        const right = element<HTMLInputElement>('[data-option="right"]', row);
-        right.type =
-            question.kind === 'choice' || (question.kind === 'marked' && question.several !== true)
-                ? 'radio'
-                : 'checkbox';
-        right.name = `right-${question.id}`;
-        right.checked = (question.right as string[]).includes(option.id);
-        element<HTMLInputElement>('[data-option="words"]', row).value = option.words;
-        return row;
-    }
-
-    /** Reads a question back out of its form. */
     private collect(item: HTMLElement): void {
-        const at = this.questions.findIndex(({ id }) => id === item.dataset.question);
-        const before = present(this.questions[at]);
-        const field = (name: string): HTMLInputElement => element<HTMLInputElement>(`[data-field="${name}"]`, item);
-        const next: Question = { ...before, words: field('words').value };
-        if (before.kind === 'drawing' || before.kind === 'space') {
-            // Nothing but its words.
-        } else if (before.kind === 'tick') {
-            next.right = field('tick-right').value;
-        } else if (before.kind === 'marked') {
-            Object.assign(next, this.printed(item, before, field('several').checked));
-        } else if (before.kind === 'choice' || before.kind === 'choices') {
-            const rows = [...item.querySelectorAll<HTMLElement>('.option-edit')];
-            next.options = rows.map((row) => ({
-                id: present(row.dataset.id),
-                words: element<HTMLInputElement>('[data-option="words"]', row).value,
-                ...(row.dataset.picture !== '' && { picture: row.dataset.picture }),
-            }));
-            next.right = rows
-                .filter((row) => element<HTMLInputElement>('[data-option="right"]', row).checked)
-                .map((row) => present(row.dataset.id));
-            next.shuffle = field('shuffle').checked;
-        } else if (before.kind === 'text') {
-            next.right = field('rights')
-                .value.split('\n')
-                .map((line) => line.trim())
-                .filter((line) => line !== '');
-            const [spelling = false, articles = false, order = false] = LOOSE.map(
-                (what) => field(`loose-${what}`).checked,
-            );
-            next.loose = { spelling, articles, order };
-            next.reads = field('reads').value;
-            showLoose(item, next.reads);
-        } else if (before.kind === 'state') {
-            this.offerFacts(item, field('piece').value, field('fact').value);
-            Object.assign(next, {
-                piece: field('piece').value,
-                fact: field('fact').value,
-                right: field('right').value,
-            });
-        } else if (before.kind === 'graph') {
-            next.right = field('right').value;
-        } else if (before.kind === 'scale') {
-            Object.assign(next, {
-                to: Math.max(2, Math.min(10, Number(field('to').value) || 5)),
-                low: field('low').value,
-                high: field('high').value,
-            });
-        } else {
-            next.right = field('right').value;
-            next.form = {
-                kind: field('form-kind').value,
-                digits: Math.max(0, Math.min(12, Number(field('form-digits').value) || 0)),
-            };
-            next.by_hand = field('by_hand').checked;
-            if (before.kind === 'number') {
-                next.tolerance = { kind: field('tolerance-kind').value as 'none', most: field('tolerance-most').value };
-                next.own_unit = field('own_unit').checked;
-            }
-        }
-        this.questions = this.questions.map((question, i) => (i === at ? next : question));
+        this.questions = this.questions.map((question) =>
+            question.id === item.dataset.question ? readQuestion(item, question) : question,
+        );
         this.settings.changed(this.questions);
-    }
-
-    /** The printed answers as they are named in the form, and which of them are right. */
-    private printed(item: HTMLElement, { options = [] }: Question, several: boolean): Partial<Question> {
-        const rows = [...item.querySelectorAll<HTMLElement>('.option-edit')];
-        const right = rows
-            .filter((row) => element<HTMLInputElement>('[data-option="right"]', row).checked)
-            .map((row) => present(row.dataset.id));
-        return {
-            options: options.map((option) => {
-                const row = rows.find(({ dataset }) => dataset.id === option.id);
-                return row === undefined
-                    ? option
-                    : { ...option, words: element<HTMLInputElement>('[data-option="words"]', row).value };
-            }),
-            several,
-            right: several ? right : right.slice(0, 1),
-        };
     }
 
     private pressed(item: HTMLElement, button: HTMLElement): void {
@@ -400,8 +229,7 @@ export class QuestionList {
             const spot = { page: this.settings.page(), x: 560, y: 420 + 90 * (at % 5), w: 360 };
             all[at] = { ...question, spot: question.spot === null ? spot : null };
         }
-        this.questions = all;
-        this.again();
+        this.change(all);
         if (button.dataset.do === 'option') {
             present(
                 present(this.list.children[at]).querySelector<HTMLElement>(
@@ -432,18 +260,7 @@ export class QuestionList {
     }
 }
 
-/** Where somebody types in a field of words, as its selection's ends; null in a field of another kind. */
-function caretIn(field: Element | null): [number, number] | null {
-    const { selectionStart: from, selectionEnd: to } = field as HTMLInputElement;
-    return typeof from === 'number' && typeof to === 'number' ? [from, to] : null;
-}
-
 /** An id that none of a question's choices has. */
 function nextChoice({ options = [] }: Question): string {
     return `c${Math.max(0, ...options.map(({ id }) => Number(id.replace(/\D/g, '')) || 0)) + 1}`;
-}
-
-/** How strictly words are compared, where words are asked for. */
-function showLoose(item: HTMLElement, reads: string): void {
-    element('.question-loose', item).hidden = reads !== 'words';
 }

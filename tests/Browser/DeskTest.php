@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use Deploy\Browser\Page;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Support\BrowserTestCase;
+use Tests\Support\Visitor;
 
 /** The desk as it is used while talking: nothing cut off on any screen, and how many taps each thing takes. */
 final class DeskTest extends BrowserTestCase
@@ -65,6 +66,31 @@ final class DeskTest extends BrowserTestCase
             ];
             JS),
         );
+        self::assertSame([], $this->teacher->complaints());
+    }
+
+    public function test_a_canvas_that_is_open_stays_open_when_the_others_are_asked_for_anew(): void
+    {
+        $this->begin(['Tamsin']);
+        (new Visitor(self::$crag->address()))->join('Nobody', $this->code);
+        $this->teacher->until(fn (): bool => count($this->teacher->all('.tile')) === 2, 'whoever came as a joke');
+        self::closeUp($this->teacher, 'Tamsin');
+        $this->teacher->press('c')->find('#closeup[data-mode=coach]');
+        // A helper clears the places that stand empty, and the grid comes anew.
+        $this->postAs($this->teacher, 'clear-fresh', []);
+        $this->teacher->until(fn (): bool => count($this->teacher->all('.tile')) === 1, 'the place to be free again');
+        $this->teacher->find('#closeup[data-mode=coach]:not([hidden])');
+        self::assertCount(1, $this->teacher->all('.tile.is-close'));
+        // What is drawn on either side is there as before.
+        $before = $this->inked($this->teacher, '#closeup-page-frame');
+        $this->people['Tamsin']->draw('.page-paper', [[0.2, 0.7], [0.6, 0.8]]);
+        $this->teacher->until(fn (): bool => $this->inked($this->teacher, '#closeup-page-frame') > $before, 'their ink');
+        $this->teacher->draw('#closeup-page-frame', [[0.3, 0.4], [0.5, 0.5], [0.6, 0.4]]);
+        $coached = "select count(*) from operations where layer = 'coach'";
+        $this->teacher->until(fn (): bool => (int) $this->sql($coached) === 1, 'coach ink');
+        // Escape puts the pen down, and then the canvas.
+        $this->teacher->press(self::ESCAPE)->press(self::ESCAPE);
+        self::assertSame([], $this->teacher->all('#closeup:not([hidden])'));
         self::assertSame([], $this->teacher->complaints());
     }
 

@@ -405,13 +405,7 @@ final class PlanTest extends BrowserTestCase
     private function assertAnswers(Page $teacher, string $name, array $outcomes): void
     {
         $teacher->press("\u{E00C}");
-        $teacher->until(
-            fn (): bool => $teacher->run(
-                'const tile = [...document.querySelectorAll(".tile")].find((one) => one.textContent.includes(arguments[0])); tile?.querySelector(".tile-open").click(); return tile !== undefined',
-                $name,
-            ) === true,
-            $name,
-        );
+        self::closeUp($teacher, $name);
         $teacher->until(
             fn (): bool => $teacher->run(
                 'return [...document.querySelectorAll("#closeup-answers [data-outcome]")].map((one) => one.dataset.outcome)',

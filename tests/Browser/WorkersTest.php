@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-use CurlHandle;
 use Deploy\Child;
-use RuntimeException;
 use Tests\Support\BrowserTestCase;
+use Tests\Support\Visitor;
 
 /** The workers that stay started: whoever asks after whom, each gets their own; and what happens when they end. */
 final class WorkersTest extends BrowserTestCase
@@ -18,19 +17,12 @@ final class WorkersTest extends BrowserTestCase
 
     private string $desk;
 
-    /** @var array<string, CurlHandle> a browser for each person, as far as cookies make one */
+    /** @var array<string, Visitor> */
     private array $visitors = [];
 
     protected function setUp(): void
     {
-        $token = $this->token($this->ask('teacher', 'GET', '/'));
-        $started = $this->ask('teacher', 'POST', '/start', [
-            '_token' => $token,
-            'name' => 'Ms Okafor-Lind',
-            'title' => 'Bridges',
-        ]);
-        self::assertSame(302, $started['status']);
-        $this->desk = (string) parse_url($started['location'], PHP_URL_PATH);
+        $this->desk = $this->visitor('teacher')->start('Bridges');
         $this->code = (string) $this->sql('select join_code from live_sessions order by rowid desc limit 1');
     }
 
@@ -68,7 +60,7 @@ final class WorkersTest extends BrowserTestCase
     {
         $token = '';
         for ($n = 0; $n < 8; $n++) {
-            $token = $this->token($this->ask('the one', 'GET', "/join/{$this->code}"));
+            $token = $this->visitor('the one')->token("/join/{$this->code}");
             $wrong = $this->ask('the one', 'POST', '/join', ['_token' => $token, 'code' => $this->code, 'name' => '']);
             self::assertSame(302, $wrong['status']);
             $other = $this->ask("another {$n}", 'GET', "/join/{$this->code}");
@@ -107,7 +99,7 @@ final class WorkersTest extends BrowserTestCase
         self::assertSame([200, ''], [$head['status'], $head['body']]);
         self::assertStringContainsString('Content-Security-Policy', $head['head']);
         // A form with a file in it is for PHP itself to take apart.
-        $token = $this->token($this->ask('Bo', 'GET', "/join/{$this->code}"));
+        $token = $this->visitor('Bo')->token("/join/{$this->code}");
         $form = ['_token' => $token, 'code' => $this->code, 'name' => 'Bo'];
         $boundary = 'made-up';
         $parts = '';
@@ -170,20 +162,15 @@ final class WorkersTest extends BrowserTestCase
 
     private function comeIn(string $name): string
     {
-        $token = $this->token($this->ask($name, 'GET', "/join/{$this->code}"));
-        $joined = $this->ask($name, 'POST', '/join', ['_token' => $token, 'code' => $this->code, 'name' => $name]);
-        self::assertSame(302, $joined['status']);
-        self::assertStringContainsString('/seat/', $joined['location']);
+        $seat = $this->visitor($name)->join($name, $this->code);
+        self::assertStringContainsString('/seat/', $seat);
 
-        return (string) parse_url($joined['location'], PHP_URL_PATH);
+        return $seat;
     }
 
-    /** @param  array{body: string}  $page */
-    private function token(array $page): string
+    private function visitor(string $who): Visitor
     {
-        self::assertSame(1, preg_match('/name="_token" value="([^"]+)"/', $page['body'], $found));
-
-        return $found[1] ?? '';
+        return $this->visitors[$who] ??= new Visitor(self::$crag->address());
     }
 
     /**
@@ -198,34 +185,7 @@ final class WorkersTest extends BrowserTestCase
         array|string|null $body = null,
         array $headers = [],
     ): array {
-        $browser = $this->visitors[$who] ??= curl_init() ?: throw new RuntimeException('curl cannot start.');
-        curl_setopt_array($browser, [
-            CURLOPT_URL => self::$crag->address().$path,
-            CURLOPT_CUSTOMREQUEST => $method,
-            CURLOPT_NOBODY => $method === 'HEAD',
-            CURLOPT_RETURNTRANSFER => true,
-            CURLOPT_HEADER => true,
-            // In memory, for this browser alone.
-            CURLOPT_COOKIEFILE => '',
-            CURLOPT_HTTPHEADER => $headers,
-            CURLOPT_TIMEOUT => 60,
-        ]);
-        if ($body !== null) {
-            curl_setopt($browser, CURLOPT_POSTFIELDS, is_array($body) ? http_build_query($body) : $body);
-        } elseif ($method === 'GET') {
-            curl_setopt($browser, CURLOPT_HTTPGET, true);
-        }
-        $answer = (string) curl_exec($browser);
-        $length = curl_getinfo($browser, CURLINFO_HEADER_SIZE);
-        $head = substr($answer, 0, $length);
-        preg_match('/^Location: (\S+)/mi', $head, $found);
-
-        return [
-            'status' => curl_getinfo($browser, CURLINFO_RESPONSE_CODE),
-            'head' => $head,
-            'location' => $found[1] ?? '',
-            'body' => substr($answer, $length),
-        ];
+        return $this->visitor($who)->ask($method, $path, $body, $headers);
     }
 
     /** @return list<int> the workers of a pool */

@@ -94,11 +94,26 @@ abstract class BrowserTestCase extends TestCase
         return $this->people[$who] = self::$browsers->open($width, $height);
     }
 
+    /**
+     * A browser of somebody who has come in by a form: sent without a page, since opening one costs more than most
+     * tests do with it.
+     *
+     * @param  callable(Visitor): string  $in  the path that they come to
+     */
+    private function comeIn(string $who, callable $in, int $width = 1280, int $height = 800): Page
+    {
+        $visitor = new Visitor(self::$crag->address());
+        $path = $in($visitor);
+        $page = $this->person($who, $width, $height);
+        $page->take(self::$crag->address(), $visitor->cookies());
+
+        return $page->visit(self::$crag->address().$path);
+    }
+
     /** @return array{Page, string} the teacher's desk, and the join code */
     protected function startLesson(string $title = 'Bridges and Beams'): array
     {
-        $teacher = $this->person('teacher')->visit(self::$crag->address());
-        $teacher->type('#name', 'Ms Okafor-Lind')->type('#title', $title)->click('.btn-slate');
+        $teacher = $this->comeIn('teacher', static fn (Visitor $one): string => $one->start($title));
         $teacher->find('#grid[data-ready]');
 
         return [$teacher, str_replace(' ', '', $teacher->text('.door-letters'))];
@@ -106,8 +121,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function join(string $name, string $code, int $width = 1280, int $height = 800): Page
     {
-        $student = $this->person($name, $width, $height)->visit(self::$crag->address().'/join/'.$code);
-        $student->type('#name', $name)->click('.btn-go');
+        $student = $this->comeIn($name, static fn (Visitor $one): string => $one->join($name, $code), $width, $height);
         $student->find('#page-frame[data-ready]');
 
         self::readPrompt($student);
@@ -310,15 +324,18 @@ abstract class BrowserTestCase extends TestCase
     /** Opens the canvas of the tile on which the name stands. */
     protected static function closeUp(Page $desk, string $name): void
     {
-        $desk->run(
-            <<<'JS'
-            [...document.querySelectorAll('.tile')]
-                .find((tile) => tile.textContent.includes(arguments[0]))
-                .querySelector('.tile-open')
-                .click();
-            JS
-            ,
-            $name,
+        // A tile that has only just come may not know of its canvas yet.
+        $desk->until(
+            static fn (): bool => $desk->run(
+                <<<'JS'
+                const tile = [...document.querySelectorAll('.tile')].find((one) => one.textContent.includes(arguments[0]));
+                tile?.querySelector('.tile-open').click();
+                return document.querySelector('#closeup').hidden === false;
+                JS
+                ,
+                $name,
+            ) === true,
+            "the canvas of {$name}",
         );
         $desk->waitForText('#closeup-name', $name)->find('#closeup-page-frame[data-ready]');
     }

@@ -11,8 +11,6 @@ use RuntimeException;
 /** What {@see Page} asks of a driver, over WebDriver BiDi (Debian has no geckodriver): a tab with its own cookies. */
 final class BidiDriver extends RemoteWebDriver
 {
-    private const ELEMENT = 'element-6066-11e4-a52e-4f735466cecf';
-
     /** @var list<array{level: string, message: string}> */
     private array $complaints = [];
 
@@ -68,8 +66,23 @@ final class BidiDriver extends RemoteWebDriver
             ($params['cmd'] ?? '') === 'Emulation.setDeviceMetricsOverride' => $this->go('setViewport', [
                 'viewport' => ['width' => $params['params']->width, 'height' => $params['params']->height],
             ]),
+            ($params['cmd'] ?? '') === 'Network.setCookie' => $this->cookie($params['params']),
             default => throw new RuntimeException("There is no {$endpointUrl} over BiDi yet."),
         };
+    }
+
+    private function cookie(object $cookie): mixed
+    {
+        return $this->socket->ask('storage.setCookie', [
+            'cookie' => [
+                'name' => $cookie->name,
+                'value' => ['type' => 'string', 'value' => $cookie->value],
+                'domain' => parse_url(self::text($cookie->url), PHP_URL_HOST),
+                'path' => '/',
+                'httpOnly' => $cookie->httpOnly,
+            ],
+            'partition' => ['type' => 'storageKey', 'userContext' => $this->person],
+        ]);
     }
 
     /**
@@ -85,20 +98,23 @@ final class BidiDriver extends RemoteWebDriver
     private function script(string $script, array $arguments): mixed
     {
         $result = $this->socket->ask('script.callFunction', [
-            // What it gives comes as JSON: elements are only ever asked for by their selectors.
-            'functionDeclaration' => "function (...given) { const one = (function () { {$script}\n }).apply(null, given.map((it) => "
-                .'typeof it === "string" ? JSON.parse(it) : it)); return JSON.stringify({ one }) }',
+            // What it gives comes as JSON, but for an element.
+            'functionDeclaration' => "async function (...given) { const one = await (function () { {$script}\n }).apply(null, given.map((it) => "
+                .'typeof it === "string" ? JSON.parse(it) : it)); return one instanceof Element ? one : JSON.stringify({ one }) }',
             'awaitPromise' => true,
             'target' => ['context' => $this->tab],
             'arguments' => array_map(
-                static fn (mixed $one): array => is_array($one) && isset($one[self::ELEMENT])
-                    ? ['sharedId' => $one[self::ELEMENT]]
+                static fn (mixed $one): array => is_array($one) && isset($one[Page::ELEMENT])
+                    ? ['sharedId' => $one[Page::ELEMENT]]
                     : ['type' => 'string', 'value' => json_encode($one, JSON_THROW_ON_ERROR)],
                 array_values($arguments),
             ),
         ]);
         if ($result['type'] !== 'success') {
             throw new RuntimeException('The page’s script failed: '.json_encode($result));
+        }
+        if ($result['result']['type'] === 'node') {
+            return [Page::ELEMENT => $result['result']['sharedId']];
         }
         $given = json_decode(self::text($result['result']['value'] ?? '{}'), true, flags: JSON_THROW_ON_ERROR);
 
@@ -107,7 +123,7 @@ final class BidiDriver extends RemoteWebDriver
 
     private function on(mixed $element, string $script, mixed ...$arguments): mixed
     {
-        return $this->script($script, [[self::ELEMENT => $element], ...$arguments]);
+        return $this->script($script, [[Page::ELEMENT => $element], ...$arguments]);
     }
 
     /** @return list<array<string, mixed>> */
@@ -116,7 +132,7 @@ final class BidiDriver extends RemoteWebDriver
         $found = $this->go('locateNodes', ['locator' => ['type' => 'css', 'value' => $selector]])['nodes'];
 
         return array_map(
-            static fn (mixed $node): array => [self::ELEMENT => is_array($node) ? $node['sharedId'] : ''],
+            static fn (mixed $node): array => [Page::ELEMENT => is_array($node) ? $node['sharedId'] : ''],
             is_array($found) ? array_values($found) : [],
         );
     }

@@ -31,6 +31,8 @@ final class Chrome implements Browsers
         '--disable-backgrounding-occluded-windows',
         '--disable-renderer-backgrounding',
         '--hide-scrollbars',
+        // A person's tabs share their process, and the next person has it warm.
+        '--renderer-process-limit=1',
         '--force-color-profile=srgb',
         '--use-fake-device-for-media-stream',
         '--use-fake-ui-for-media-stream',

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Deploy\Browser;
 
+use Exception;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Remote\RemoteExecuteMethod;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
@@ -23,19 +25,26 @@ final class Page
 
     private const LONGEST_PAUSE = 100_000;
 
+    /** Milliseconds that the page itself waits for what a selector names, before it is asked anew. */
+    private const WATCH = 2_000;
+
     /**
-     * Which of some is the first that can be seen. Asked in one question of our own: the driver’s own word for it is a
-     * large script for each element, and waiting tests asked it all day long.
+     * What a selector names, and the first of it that can be seen: the driver’s own word for that is a large script for
+     * each element.
      */
-    private const SEEN = <<<'JS'
+    private const LOOK = <<<'JS'
+        const named = (selector) => document.querySelector(selector);
         const isSeen = (one) => {
             if (one.tagName === 'OPTION') return isSeen(one.closest('select'));
             if (!one.checkVisibility({ opacityProperty: true, visibilityProperty: true })) return false;
             const { width, height } = one.getBoundingClientRect();
             return (width > 0 && height > 0) || [...one.children].some(isSeen);
         };
-        return [...document.querySelectorAll(arguments[0])].findIndex(isSeen);
+        const seen = (selector) => [...document.querySelectorAll(selector)].find(isSeen) ?? null;
         JS;
+
+    /** How the driver's protocol names an element. */
+    public const ELEMENT = 'element-6066-11e4-a52e-4f735466cecf';
 
     /** A test may end a browser itself, as somebody would who goes home. */
     public bool $isGone = false;
@@ -160,6 +169,23 @@ final class Page
         return $this;
     }
 
+    /** @param  list<array{name: string, value: string, httpOnly: bool}>  $cookies  as if an address had set them */
+    public function take(string $address, array $cookies): void
+    {
+        if (Engine::name() === 'webkit') {
+            // Its driver takes them only where it is.
+            $this->driver->get("{$address}/crag.svg");
+            foreach ($cookies as $cookie) {
+                $this->driver->manage()->addCookie($cookie);
+            }
+
+            return;
+        }
+        foreach ($cookies as $cookie) {
+            $this->developer('Network.setCookie', ['url' => $address] + $cookie);
+        }
+    }
+
     public function run(string $script, mixed ...$arguments): mixed
     {
         return $this->driver->executeScript($script, $arguments);
@@ -189,7 +215,7 @@ final class Page
                 // The page put it anew; look again.
             }
             usleep($pause);
-            $pause = min(self::LONGEST_PAUSE, intdiv($pause * 5, 4));
+            $pause = min(self::LONGEST_PAUSE, intdiv($pause * 3, 2));
         } while (microtime(true) < $end);
         throw new RuntimeException(
             "Waited {$patience} s in vain for {$what} at {$this->driver->getCurrentURL()}.",
@@ -198,9 +224,46 @@ final class Page
         );
     }
 
+    /**
+     * Waits until the page has what a look at it gives, and gives it back. The page itself looks and says when: a
+     * question from outside costs more than fifty looks of its own.
+     *
+     * @param  string  $look  an expression of one's own arguments that is null or false until then
+     */
+    private function watch(string $look, string $what, float $patience, mixed ...$arguments): mixed
+    {
+        return $this->until(fn (): mixed => $this->look($look, self::WATCH, ...$arguments), $what, $patience);
+    }
+
+    /** @param  int  $forMs  how long the page goes on looking */
+    private function look(string $look, int $forMs, mixed ...$arguments): mixed
+    {
+        $script = self::LOOK.<<<JS
+
+            const given = arguments;
+            const end = performance.now() + {$forMs};
+            return new Promise((done) => {
+                (function once() {
+                    const found = ((...arguments) => {$look})(...given);
+                    if ((found !== null && found !== false) || performance.now() >= end) done(found);
+                    else setTimeout(once, 15);
+                })();
+            });
+            JS;
+        try {
+            return $this->run($script, ...$arguments);
+        } catch (Exception $problem) {
+            // Another page came in its place meanwhile, which each driver says in words of its own.
+            if (preg_match('/unload|destroy|discard|navigat/i', $problem->getMessage()) === 1) {
+                return null;
+            }
+            throw $problem;
+        }
+    }
+
     public function find(string $selector): RemoteWebElement
     {
-        return $this->until(fn () => $this->all($selector)[0] ?? null, $selector);
+        return $this->element($this->watch('named(arguments[0])', $selector, self::PATIENCE, $selector));
     }
 
     /** @return list<RemoteWebElement> */
@@ -212,14 +275,17 @@ final class Page
     /** The first one that can be seen. */
     public function seen(string $selector): RemoteWebElement
     {
-        return $this->until(fn (): ?RemoteWebElement => $this->firstSeen($selector), "{$selector} to be seen");
+        return $this->element(
+            $this->watch('seen(arguments[0])', "{$selector} to be seen", self::PATIENCE, $selector),
+        );
     }
 
-    private function firstSeen(string $selector): ?RemoteWebElement
+    /** What a script gave for an element. */
+    private function element(mixed $given): RemoteWebElement
     {
-        $at = $this->run(self::SEEN, $selector);
+        assert(is_array($given) && is_string($given[self::ELEMENT] ?? null));
 
-        return is_int($at) && $at >= 0 ? $this->all($selector)[$at] ?? null : null;
+        return new RemoteWebElement(new RemoteExecuteMethod($this->driver), $given[self::ELEMENT], true);
     }
 
     public function click(string $selector): self
@@ -272,44 +338,48 @@ final class Page
 
     private function isSeen(string $selector): bool
     {
-        return $this->firstSeen($selector) !== null;
+        return $this->look('seen(arguments[0])', 0, $selector) !== null;
     }
 
     public function type(string $selector, string $text): self
     {
         // As a hand does it, over what stands there and without leaving the field: a page may fill a field that nobody
         // is in.
-        $field = $this->until(function () use ($selector): RemoteWebElement {
-            $this->run('arguments[0].focus(); arguments[0].select()', $found = $this->seen($selector));
+        $this->until(function () use ($selector, $text): bool {
+            $field = $this->watch(
+                '{ const field = seen(arguments[0]); field?.focus(); field?.select(); return field }',
+                "{$selector} to type in",
+                self::PATIENCE,
+                $selector,
+            );
+            $this->element($field)->sendKeys($text);
 
-            return $found;
-        }, "{$selector} to type in");
-        $field->sendKeys($text);
+            return true;
+        }, "{$text} in {$selector}");
 
         return $this;
     }
 
     public function text(string $selector): string
     {
-        // A list that is redrawn between finding and reading is simply read again.
-        $said = $this->until(function () use ($selector): ?string {
-            $said = $this->run('return arguments[0].innerText ?? arguments[0].textContent', $this->seen($selector));
+        $said = $this->watch(
+            '{ const one = seen(arguments[0]); return one && ` ${one.innerText ?? one.textContent}` }',
+            "{$selector} to be read",
+            self::PATIENCE,
+            $selector,
+        );
 
-            return is_string($said) ? " {$said}" : null;
-        }, "{$selector} to be read");
-
-        return trim((string) $said);
+        return is_string($said) ? trim($said) : '';
     }
 
     public function waitForText(string $selector, string $text, float $patience = self::PATIENCE): self
     {
-        $this->until(
-            fn (): bool => str_contains(
-                (string) $this->run('return document.querySelector(arguments[0])?.innerText ?? ""', $selector),
-                $text,
-            ),
+        $this->watch(
+            '(named(arguments[0])?.innerText ?? "").includes(arguments[1])',
             "\"{$text}\" in {$selector}",
             $patience,
+            $selector,
+            $text,
         );
 
         return $this;

@@ -58,6 +58,8 @@ export interface DeskTold extends DeskEvents {
     doorOpened: null;
     /** The desk shows names otherwise. */
     renamed: null;
+    /** The grid has the canvases of the prompt that is looked at, on tiles of their own. */
+    filled: null;
     /** The server has written the bands again. */
     written: null;
     /** A command with `data-then` was done. */

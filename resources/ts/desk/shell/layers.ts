@@ -6,6 +6,8 @@ export interface Layer {
      * another prompt; the teacher's own stays, and Escape does not close it.
      */
     readonly work?: 'students' | 'own';
+    /** It goes on when the same prompt's canvases are asked for anew. */
+    readonly goesOn?: boolean;
     close(): void;
 }
 
@@ -25,9 +27,15 @@ export class Layers {
         return open !== undefined;
     }
 
-    /** Back to the grid alone. */
-    closeStudentsWork(): void {
-        this.layers.forEach((layer) => layer.work === 'students' && layer.isOpen && layer.close());
+    /**
+     * Back to the grid alone.
+     *
+     * @param  isAnew  the same prompt's canvases come anew: what can go on does
+     */
+    closeStudentsWork(isAnew = false): void {
+        this.layers
+            .filter(({ work, isOpen, goesOn }) => work === 'students' && isOpen && !(isAnew && goesOn === true))
+            .forEach((layer) => layer.close());
     }
 
     /** What takes the grid's place is open alone. */

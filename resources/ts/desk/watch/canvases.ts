@@ -88,8 +88,9 @@ export class Canvases {
     /** Shows a prompt's canvases; where the students are does not change. */
     async look(prompt: string): Promise<void> {
         const { desk, connection } = this;
+        const isAnew = prompt === desk.store.now.looking;
         desk.store.put({ looking: prompt });
-        desk.layers.closeStudentsWork();
+        desk.layers.closeStudentsWork(isAnew);
         connection.hold();
         this.isLoading = true;
         // What is told of itself is told where a desk has said that it looks.
@@ -102,6 +103,7 @@ export class Canvases {
         this.isShared = answer.shared;
         desk.store.put({ isCovered: answer.covered });
         this.grid.fill(answer.seats, answer.boxes, answer.kept, answer.operations);
+        desk.bus.tell('filled', null);
         connection.begin(answer.position);
         this.isLoading = false;
         connection.release();

@@ -181,6 +181,17 @@ export class CloseUp {
         await this.ask(tile);
     }
 
+    /** The same canvas, of which the grid has another tile. What was missed meanwhile is asked for. */
+    async goOn(tile: Tile): Promise<void> {
+        if (this.opening !== null) {
+            await this.show(tile, false);
+            return;
+        }
+        this.tile = tile;
+        this.name(tile);
+        await this.ask(tile);
+    }
+
     hide(): void {
         this.leave();
         this.tile = null;
@@ -397,7 +408,7 @@ export class CloseUp {
         this.bench.surface.dataset.ready = told.canvas;
         // What this desk has not heard yet, and what waits here for the server.
         this.bench.take([...told.operations, ...this.outbox.waitingFor(told.canvas)]);
-        if (told.notes !== null) {
+        if (told.notes !== null && told.notes !== this.logs.notes) {
             await this.takeNotes();
         }
         const { wanted } = this;

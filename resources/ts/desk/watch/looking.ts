@@ -34,10 +34,13 @@ export class Looking {
             work,
             close,
         });
-        this.layer = layer(
-            () => closeUp.isOpen,
-            () => this.close(),
-            'students',
+        this.layer = Object.assign(
+            layer(
+                () => closeUp.isOpen,
+                () => this.close(),
+                'students',
+            ),
+            { goesOn: true },
         );
         this.layers = [
             layer(
@@ -55,6 +58,7 @@ export class Looking {
                 this.gone();
             }
         });
+        desk.bus.on('filled', () => this.goOn());
         this.listenToSwipes();
         desk.actions.add(
             {
@@ -162,6 +166,21 @@ export class Looking {
         } else {
             drawer.close();
         }
+    }
+
+    /** The grid has other tiles by now: the canvas that is open stays open on its own. */
+    private goOn(): void {
+        const { shown } = this.closeUp;
+        if (shown === null) {
+            return;
+        }
+        const tile = this.canvases.grid.ofSeat(shown.seat.id);
+        if (tile === undefined || tile.seat.canvas !== shown.seat.canvas || this.desk.store.now.isCovered) {
+            this.close();
+            return;
+        }
+        tile.root.classList.add('is-close');
+        void this.desk.tell(this.closeUp.goOn(tile));
     }
 
     close(): void {

@@ -38,6 +38,9 @@ final class Instance
     /** The front looks every second, and believes it the third time. */
     private const LEAVES_S = 4;
 
+    /** After so many seconds a folder that nobody runs in is one that was left. */
+    private const LEFT_S = 3600;
+
     /** Where nothing else is said: enough for a few nodes, and few enough to wait beside each other. */
     private const PARTS = 4;
 
@@ -75,12 +78,38 @@ final class Instance
     /** An instance with empty data at each start. */
     public static function fresh(string $name, string $host, int $port, bool $demo): self
     {
+        self::sweep(Setup::root()."/storage/run/{$name}");
         $run = Setup::root()."/storage/run/{$name}-{$port}";
         Folder::remove("{$run}/data");
         Folder::remove("{$run}/cache");
         array_map(unlink(...), glob("{$run}/*.log") ?: []);
 
         return new self($run, "{$run}/data", $host, $port, $demo);
+    }
+
+    /**
+     * What is left of those that were killed outright, and whose port nobody will choose again.
+     *
+     * @param  string  $runs  how their folders' paths begin
+     */
+    public static function sweep(string $runs): void
+    {
+        foreach (glob("{$runs}-*/data/lock") ?: [] as $file) {
+            // One that is only just starting has made this file and not taken it yet.
+            if (filemtime($file) > time() - self::LEFT_S) {
+                continue;
+            }
+            try {
+                $lock = DataLock::take(dirname($file));
+            } catch (Problem) {
+                continue;
+            }
+            $left = self::in(dirname($file, 2), dirname($file), 0, false);
+            $left->endLeftovers();
+            Folder::remove($left->counts());
+            $left->removeAll();
+            fclose($lock);
+        }
     }
 
     public function address(): string

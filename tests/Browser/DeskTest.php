@@ -72,13 +72,9 @@ final class DeskTest extends BrowserTestCase
     public function test_a_canvas_that_is_open_stays_open_when_the_others_are_asked_for_anew(): void
     {
         $this->begin(['Tamsin']);
-        (new Visitor(self::$crag->address()))->join('Nobody', $this->code);
-        $this->teacher->until(fn (): bool => count($this->teacher->all('.tile')) === 2, 'whoever came as a joke');
         self::closeUp($this->teacher, 'Tamsin');
         $this->teacher->press('c')->find('#closeup[data-mode=coach]');
-        // A helper clears the places that stand empty, and the grid comes anew.
-        $this->postAs($this->teacher, 'clear-fresh', []);
-        $this->teacher->until(fn (): bool => count($this->teacher->all('.tile')) === 1, 'the place to be free again');
+        $this->comeAnew();
         $this->teacher->find('#closeup[data-mode=coach]:not([hidden])');
         self::assertCount(1, $this->teacher->all('.tile.is-close'));
         // What is drawn on either side is there as before.
@@ -88,6 +84,15 @@ final class DeskTest extends BrowserTestCase
         $this->teacher->draw('#closeup-page-frame', [[0.3, 0.4], [0.5, 0.5], [0.6, 0.4]]);
         $coached = "select count(*) from operations where layer = 'coach'";
         $this->teacher->until(fn (): bool => (int) $this->sql($coached) === 1, 'coach ink');
+        // With private notes under the pen, what is missed of the canvas comes below them.
+        $this->teacher->click('.closeup-modes [data-mode=private]')->find('#closeup[data-mode=private]');
+        $this->comeAnew();
+        $this->teacher->find('#closeup[data-mode=private]:not([hidden])');
+        $below = fn (): int => $this->inked($this->teacher, '#closeup-page-frame .page-below');
+        $before = $below();
+        $this->people['Tamsin']->draw('.page-paper', [[0.2, 0.8], [0.6, 0.9]]);
+        $this->teacher->until(fn (): bool => $below() > $before, 'their ink');
+        self::assertSame($below(), $this->inked($this->teacher, '#closeup-page-frame'), 'nothing of it among the notes');
         // Escape puts the pen down, and then the canvas.
         $this->teacher->press(self::ESCAPE)->press(self::ESCAPE);
         self::assertSame([], $this->teacher->all('#closeup:not([hidden])'));
@@ -459,6 +464,15 @@ final class DeskTest extends BrowserTestCase
             usleep(50_000);
         }
         self::assertSame([], $cut, $what);
+    }
+
+    /** A helper clears the places that stand empty, and the grid comes anew. */
+    private function comeAnew(): void
+    {
+        (new Visitor(self::$crag->address()))->join('Nobody', $this->code);
+        $this->teacher->until(fn (): bool => count($this->teacher->all('.tile')) === 2, 'whoever came as a joke');
+        $this->postAs($this->teacher, 'clear-fresh', []);
+        $this->teacher->until(fn (): bool => count($this->teacher->all('.tile')) === 1, 'the place to be free again');
     }
 
     /** @param  list<string>  $names */

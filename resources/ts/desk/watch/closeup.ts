@@ -407,7 +407,7 @@ export class CloseUp {
         this.tray.allow(told.tray.tools);
         this.bench.surface.dataset.ready = told.canvas;
         // What this desk has not heard yet, and what waits here for the server.
-        this.bench.take([...told.operations, ...this.outbox.waitingFor(told.canvas)]);
+        this.logs.put('canvas', [...told.operations, ...this.outbox.waitingFor(told.canvas)]);
         if (told.notes !== null && told.notes !== this.logs.notes) {
             await this.takeNotes();
         }

@@ -94,15 +94,23 @@ export class TwoLogs {
     take(operations: Operation[]): Operation[] {
         const ofCanvas = operations.filter(({ canvas }) => canvas === this.canvas);
         const ofNotes = this.notes === '' ? [] : operations.filter(({ canvas }) => canvas === this.notes);
-        const [here, there] = this.top === 'notes' ? [ofNotes, ofCanvas] : [ofCanvas, ofNotes];
-        if (here.length > 0) {
-            this.bench.take(here);
+        if (ofCanvas.length > 0) {
+            this.put('canvas', ofCanvas);
         }
-        if (there.length > 0) {
-            this.other.take(there);
-            this.layOver();
+        if (ofNotes.length > 0) {
+            this.put('notes', ofNotes);
         }
         return ofCanvas;
+    }
+
+    /** Takes what is known to concern one of them, whichever is on top. */
+    put(which: Top, operations: Operation[]): void {
+        if (which === this.top) {
+            this.bench.take(operations);
+        } else {
+            this.other.take(operations);
+            this.layOver();
+        }
     }
 
     viewOf(canvas: string): View | null {

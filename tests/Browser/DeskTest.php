@@ -49,12 +49,12 @@ final class DeskTest extends BrowserTestCase
         $this->teacher->find('#lead [data-ready]');
         $stroke = [[0.3, 0.4], [0.5, 0.5], [0.6, 0.4]];
         $this->teacher->draw('#page-frame', $stroke);
-        $drawn = 'select count(*) from operations where kind = \'add\'';
-        $this->teacher->until(fn (): bool => (int) $this->sql($drawn) === 1, 'the lead canvas to have a stroke');
+        $drawn = "select count(*) from operations where kind = 'add' and layer = ?";
+        $this->teacher->until(fn (): bool => (int) $this->sql($drawn, ['lead']) === 1, 'the lead canvas to have a stroke');
         // Straight on to a student's canvas, with coach ink before the page is there.
         $this->teacher->press('f')->click('.tile-open')->press('c')->find('#closeup[data-mode=coach] [data-ready]');
         $this->teacher->draw('#closeup-page-frame', $stroke);
-        $this->teacher->until(fn (): bool => (int) $this->sql($drawn) === 2, 'the student to have coach ink');
+        $this->teacher->until(fn (): bool => (int) $this->sql($drawn, ['coach']) === 1, 'the student to have coach ink');
         self::assertSame(
             [1, 1, []],
             $this->teacher->run(<<<'JS'

@@ -99,6 +99,25 @@ final class DeskTest extends BrowserTestCase
         self::assertSame([], $this->teacher->complaints());
     }
 
+    public function test_a_check_pass_goes_on_when_the_grid_comes_anew(): void
+    {
+        $this->begin(['Tamsin', 'Wren']);
+        $this->teacher->run('document.querySelector("[data-do=pass]").click()');
+        $this->teacher->waitForText('#closeup-name', 'Tamsin')->waitForText('#pass-at', '1');
+        $this->comeAnew();
+        $this->teacher->seen('#pass');
+        $this->teacher->press('3')->waitForText('#closeup-name', 'Wren');
+        self::assertSame(
+            ['Wren'],
+            $this->teacher->run('return [...document.querySelectorAll(".tile.is-close .name-real")].map((one) => one.textContent)'),
+        );
+        $this->teacher->until(
+            fn (): bool => $this->teacher->all('.tile[data-level="3"]') !== [],
+            'the check to stand on the tile that is there',
+        );
+        self::assertSame([], $this->teacher->complaints());
+    }
+
     #[TestWith([1280, 800])]
     #[TestWith([1024, 768])]
     #[TestWith([820, 1180])]
@@ -470,9 +489,11 @@ final class DeskTest extends BrowserTestCase
     private function comeAnew(): void
     {
         (new Visitor(self::$crag->address()))->join('Nobody', $this->code);
-        $this->teacher->until(fn (): bool => count($this->teacher->all('.tile')) === 2, 'whoever came as a joke');
+        $tiles = fn (int $n): bool => count($this->teacher->all('.tile')) === $n;
+        $others = count($this->people) - 1;
+        $this->teacher->until(fn (): bool => $tiles($others + 1), 'whoever came as a joke');
         $this->postAs($this->teacher, 'clear-fresh', []);
-        $this->teacher->until(fn (): bool => count($this->teacher->all('.tile')) === 1, 'the place to be free again');
+        $this->teacher->until(fn (): bool => $tiles($others), 'the place to be free again');
     }
 
     /** @param  list<string>  $names */

@@ -42,6 +42,7 @@ export class CheckPass {
         const close = looking.gone;
         looking.gone = () => (this.isOn ? this.goOn() : close());
         desk.bus.on('seat', ({ seat, state }) => state !== 'seated' && this.leaveOut(seat.id));
+        desk.bus.on('filled', () => this.renew());
     }
 
     private get isOn(): boolean {
@@ -99,6 +100,15 @@ export class CheckPass {
             this.at -= at < this.at ? 1 : 0;
             this.show();
         }
+    }
+
+    /** The grid has other tiles by now: it goes through those. */
+    private renew(): void {
+        const { grid } = this.canvases;
+        this.queue
+            .filter(({ seat }) => grid.ofSeat(seat.id) === undefined)
+            .forEach(({ seat }) => this.leaveOut(seat.id));
+        this.queue = this.queue.map((tile) => grid.ofSeat(tile.seat.id) ?? tile);
     }
 
     /** The close-up has turned to another canvas, or was closed. */

@@ -57,7 +57,10 @@ final class SweepTest extends TestCase
         Instance::sweep("{$this->folder}/test");
 
         self::assertDirectoryDoesNotExist($run);
-        self::assertFalse(proc_get_status($started)['running']);
+        for ($tries = 0; ($status = proc_get_status($started))['running'] && $tries < 10_000; $tries++) {
+            usleep(1_000);
+        }
+        self::assertSame(SIGKILL, $status['termsig']);
         proc_close($started);
     }
 }

@@ -1,4 +1,5 @@
 import type { Grid } from '../../grid/grid';
+import { Flush } from '../../live/flush';
 import { post } from '../../live/http';
 import { element, fill } from '../../page';
 import type { Colleague } from '../../protocol/desk';
@@ -12,6 +13,15 @@ export class Colleagues {
     private others = new Map<string, Colleague>();
     private seat: string | null = null;
     private isShared: boolean;
+    private isDue = false;
+    private heard = 0;
+    /** One at a time: of two under way, the one that says where this desk was before could arrive last. */
+    private readonly telling = new Flush({
+        isWaiting: () => this.isDue,
+        send: () => this.send(),
+        changed: () => undefined,
+        wait: () => HERE_MS,
+    });
 
     constructor(
         private readonly desk: Desk,
@@ -20,37 +30,45 @@ export class Colleagues {
         this.isShared = desk.page.isShared;
         desk.bus.on('closeUp', (seat) => {
             this.seat = seat;
-            void this.tell();
+            this.tell();
         });
         desk.bus.on('here', (colleague) => {
             if (colleague.by !== desk.page.me) {
+                this.heard++;
                 const isNew = !this.others.has(colleague.by);
                 this.isShared = true;
                 this.others.set(colleague.by, colleague);
                 this.show();
                 // Who comes hears at once who is here.
                 if (isNew) {
-                    void this.tell();
+                    this.tell();
                 }
             }
         });
         desk.bus.on('tiles', () => this.show());
         desk.bus.on('renamed', () => this.show());
-        window.setInterval(() => void this.tell(), HERE_MS);
-        void this.tell();
+        window.setInterval(() => this.tell(), HERE_MS);
+        this.tell();
     }
 
-    private async tell(): Promise<void> {
-        if (!this.isShared || document.visibilityState === 'hidden') {
+    private tell(): void {
+        if (this.isShared && document.visibilityState !== 'hidden') {
+            this.isDue = true;
+            void this.telling.now();
+        }
+    }
+
+    private async send(): Promise<void> {
+        this.isDue = false;
+        const { heard } = this;
+        const { others } = await post<{ others: Colleague[] }>(`${this.desk.address}/here`, { seat: this.seat });
+        // What was heard of since may be newer than the answer.
+        if (heard !== this.heard) {
+            this.isDue = true;
             return;
         }
-        const answer = await post<{ others: Colleague[] }>(`${this.desk.address}/here`, { seat: this.seat }).catch(
-            () => null,
-        );
-        if (answer !== null) {
-            this.others = new Map(answer.others.map((one) => [one.by, one]));
-            this.show();
-        }
+        this.others = new Map(others.map((one) => [one.by, one]));
+        this.show();
     }
 
     private show(): void {

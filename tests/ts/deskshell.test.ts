@@ -101,6 +101,30 @@ test('a setting sends what was changed and nothing that the form remembers, one 
     );
 });
 
+test('two buttons pressed fast after one another are done in their order', async () => {
+    document.body.innerHTML += `<button data-post="/desk/1/line-up/a/show">A</button>
+        <button data-post="/desk/1/line-up/b/show">B</button>`;
+    let first = (): void => undefined;
+    answers = [
+        () =>
+            new Promise((then) => {
+                first = () => then(json({}));
+            }),
+    ];
+    document.querySelectorAll('button').forEach((button) => button.click());
+    await settle();
+    assert.deepEqual(
+        sent.map(({ address }) => address),
+        ['/desk/1/line-up/a/show'],
+    );
+    first();
+    await settle();
+    assert.deepEqual(
+        sent.map(({ address }) => address),
+        ['/desk/1/line-up/a/show', '/desk/1/line-up/b/show'],
+    );
+});
+
 test('a form that leaves the page waits for what was pressed before it, though it was replaced meanwhile', async () => {
     document.body.innerHTML += '<div id="now"><form method="post" action="/desk/1/end"></form></div>';
     commands.leaveInOrder();
@@ -115,7 +139,7 @@ test('a form that leaves the page waits for what was pressed before it, though i
                 first = () => then(json({}));
             }),
     ];
-    void commands.inOrder('/desk/1/settings', { desk_names: 'names' });
+    void commands.run('/desk/1/settings', { desk_names: 'names' });
     document.querySelector('form')!.dispatchEvent(new Event('submit', { bubbles: true, cancelable: true }));
     await settle();
     assert.deepEqual(left, [], 'not before');

@@ -17,6 +17,8 @@ export default defineConfig({
         include: ['tests/ts/**/*.test.ts'],
         environment: 'node',
         maxWorkers: 2,
+        // A busy machine is no fault.
+        testTimeout: 60_000,
         server: { deps: { external: [/mathjax-full/] } },
     },
 });

@@ -1,10 +1,12 @@
+import { InOrder } from './inorder';
+
 /**
  * Something that is on or off, and that the server is told. A press turns round what was pressed before it, whether
  * the server has answered yet or not: two presses are two steps, told in their order.
  */
 export class Toggle {
     private wanted: boolean | null = null;
-    private last: Promise<unknown> = Promise.resolve();
+    private readonly order = new InOrder();
     private underWay = 0;
 
     /**
@@ -21,15 +23,15 @@ export class Toggle {
         const next = !(this.wanted ?? this.isOn());
         this.wanted = next;
         this.underWay++;
-        this.last = this.last
-            .then(() => this.tell(next))
+        return this.order
+            .do(() => this.tell(next))
             .catch(() => undefined)
-            .finally(() => {
+            .then(() => {
                 this.underWay--;
                 if (this.underWay === 0) {
                     this.wanted = null;
                 }
+                return next;
             });
-        return this.last.then(() => next);
     }
 }

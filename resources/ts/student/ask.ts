@@ -2,6 +2,7 @@ import type { StudentWords } from '../protocol/words';
 import type { Counted, QuickAsk, RunForStudent } from '../protocol/asks';
 import { questionField, type Field } from '../questions/fields';
 import { HttpProblem, post } from '../live/http';
+import { InOrder } from '../live/inorder';
 import { TimerFace } from '../live/timer';
 import { element, fill } from '../page';
 import { showWords } from '../questions/words';
@@ -29,6 +30,7 @@ export class AskSheet {
     private timer = 0;
     private readonly face: TimerFace;
     private waiting: AnswerValue | null | undefined;
+    private readonly order = new InOrder();
 
     constructor(
         private readonly around: Around,
@@ -169,15 +171,17 @@ export class AskSheet {
         }
         this.waiting = value;
         try {
-            await post(`${this.around.address}/ask`, { ask: ask.id, value });
+            await this.order.do(() => post(`${this.around.address}/ask`, { ask: ask.id, value }));
             if (this.ask?.id === ask.id) {
                 this.ask = { ...this.ask, mine: value };
-                this.waiting = undefined;
             }
         } catch (problem) {
             this.around.say(
                 problem instanceof HttpProblem && problem.status > 0 ? problem.message : this.around.words.unreachable,
             );
+        }
+        // Another answer may be on its way already, to this ask or to the next.
+        if (this.waiting === value) {
             this.waiting = undefined;
         }
         this.show();

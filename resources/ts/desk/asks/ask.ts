@@ -28,7 +28,8 @@ export class AskPanel {
     private ending = 0;
     private moving = 0;
     private isArmed = false;
-    private isAsking = false;
+    /** What is being asked, so that a button pressed twice asks once. */
+    private asking = '';
     private readonly face: TimerFace;
 
     constructor(
@@ -192,15 +193,16 @@ export class AskPanel {
     }
 
     private async ask(question: Asked, kind = ''): Promise<void> {
-        if (this.isAsking) {
+        const asking = JSON.stringify(question);
+        if (asking === this.asking) {
             return;
         }
-        this.isAsking = true;
+        this.asking = asking;
         const chosen = this.chosen.tiles.map(({ seat }) => seat.id);
         const seconds = this.value('seconds');
         element('#ask-problem').textContent = '';
         try {
-            const { drawings } = await post<{ drawings: string | null }>(`${this.desk.address}/asks`, {
+            const body = async (): Promise<unknown> => ({
                 question,
                 seconds: seconds === '' ? null : Number(seconds),
                 anonymous: this.value('anonymous') === '1',
@@ -208,6 +210,9 @@ export class AskPanel {
                 ...(kind === 'drawing' ? await this.base() : {}),
                 seats: chosen.length > 0 && this.value('chosen') === '1' ? chosen : null,
             });
+            const { drawings } = await this.desk.commands.inOrder(async () =>
+                post<{ drawings: string | null }>(`${this.desk.address}/asks`, await body()),
+            );
             remember({
                 ...(kind !== '' && { kind }),
                 seconds,
@@ -227,7 +232,9 @@ export class AskPanel {
         } catch (problem) {
             element('#ask-problem').textContent = reasonOf(problem, this.desk.words);
         } finally {
-            this.isAsking = false;
+            if (this.asking === asking) {
+                this.asking = '';
+            }
         }
     }
 }

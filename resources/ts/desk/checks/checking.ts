@@ -50,7 +50,7 @@ export class Checking {
         }
         // A key of a teacher's own scale says its level when the server has it.
         const canvases = withCanvas.map(({ seat }) => seat.canvas);
-        const telling = post<CheckAnswer>(`${this.desk.address}/checks`, { canvases, level });
+        const telling = this.post('checks', { canvases, level });
         if (this.strata.isStrata) {
             withCanvas.forEach((tile) => tile.checkHere(level, telling));
         }
@@ -85,19 +85,24 @@ export class Checking {
 
     /** What the answers say of those without a check becomes their check. */
     private async accept(prompt: string): Promise<void> {
-        const answer = await this.ask(post(`${this.desk.address}/prompt/${prompt}/proposed`, {}));
+        const answer = await this.ask(this.post(`prompt/${prompt}/proposed`, {}));
         if (answer !== null) {
             this.sayChecked(answer.before.length, answer.before);
         }
     }
 
     private sayChecked(n: number, before: CheckAnswer['before']): void {
-        const { address, words, say } = this.desk;
+        const { words, say } = this.desk;
         say(fill(words.checked_some, { n }), {
             word: words.undo,
             // Each canvas gets the check that it had.
-            press: () => void this.ask(post(`${address}/checks/restore`, { before })),
+            press: () => void this.ask(this.post('checks/restore', { before })),
         });
+    }
+
+    /** Of two checks of one canvas the one that was pressed last holds. */
+    private post(to: string, body: unknown): Promise<CheckAnswer> {
+        return this.desk.commands.inOrder(() => post<CheckAnswer>(`${this.desk.address}/${to}`, body));
     }
 
     private async ask(request: Promise<CheckAnswer>): Promise<CheckAnswer | null> {

@@ -1,4 +1,5 @@
 import { post, postAndLeave, reasonOf } from '../../live/http';
+import { InOrder } from '../../live/inorder';
 import { TalkBar } from '../../live/talkbar';
 import { VoiceLine, type Ways } from '../../live/voiceline';
 import { fill } from '../../page';
@@ -15,7 +16,11 @@ export class LiveTalk {
     private microphone: MediaStream | null = null;
     private talk: { id: string; seat: string; name: string; ways: Ways } | null = null;
     private isAsking = false;
+    /** What the student's page said before the server's answer was here: then nobody knew that it was this talk. */
+    private early: LiveTold[] = [];
     private timer = 0;
+    /** The next talk is asked for when the server knows that the one before is over. */
+    private readonly order = new InOrder();
 
     /** @param  nameOf  what a student is called on this desk */
     constructor(
@@ -41,6 +46,7 @@ export class LiveTalk {
             return;
         }
         this.isAsking = true;
+        this.early = [];
         const name = this.nameOf(seat);
         this.bar.show('asked', fill(desk.words.live_asking, { name }));
         try {
@@ -51,11 +57,15 @@ export class LiveTalk {
             return;
         }
         try {
-            const { id, ...ways } = await post<Ways & { id: string }>(`${desk.address}/live-talk`, { seat });
+            const { id, ...ways } = await this.order.do(() =>
+                post<Ways & { id: string }>(`${desk.address}/live-talk`, { seat }),
+            );
             this.talk = { id, seat, name, ways };
             this.timer = window.setTimeout(() => this.end(fill(desk.words.live_no_answer, { name })), ASKS_MS);
-            // Cancelled while it was asked.
-            if (!this.isAsking) {
+            if (this.isAsking) {
+                this.early.forEach((told) => void this.hear(told));
+            } else {
+                // Cancelled while it was asked.
                 this.end('');
             }
         } catch (problem) {
@@ -66,6 +76,9 @@ export class LiveTalk {
 
     private async hear(told: LiveTold): Promise<void> {
         const { talk, desk } = this;
+        if (talk === null && this.isAsking) {
+            this.early.push(told);
+        }
         if (talk === null || told.id !== talk.id) {
             return;
         }
@@ -98,7 +111,7 @@ export class LiveTalk {
         this.isAsking = false;
         this.leave(said);
         if (talk !== null) {
-            void post(address, { seat: talk.seat }).catch(() => undefined);
+            void this.order.do(() => post(address, { seat: talk.seat })).catch(() => undefined);
         }
     }
 

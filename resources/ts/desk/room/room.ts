@@ -125,7 +125,7 @@ export class RoomDesk {
         const names = present(MODES[(MODES.indexOf(present(document.body.dataset.names)) + 1) % MODES.length]);
         this.telling++;
         this.putNames(names);
-        void this.desk.commands.inOrder(`${this.desk.address}/settings`, { desk_names: names }).finally(() => {
+        void this.desk.run(`${this.desk.address}/settings`, { desk_names: names }).finally(() => {
             this.telling--;
             if (this.telling === 0) {
                 this.desk.bands.refresh();

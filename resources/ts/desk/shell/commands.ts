@@ -1,5 +1,6 @@
 import type { Words } from '../../protocol/words';
 import { HttpProblem, post } from '../../live/http';
+import { InOrder } from '../../live/inorder';
 import { Toggle } from '../../live/toggle';
 import type { Notice } from '../../live/notice';
 import { present } from '../../present';
@@ -22,7 +23,7 @@ interface Settings {
  * `data-on` and `data-off` instead; a form sends its fields. What the answer says is said, with a way back where there is one.
  */
 export class Commands {
-    private last: Promise<boolean> = Promise.resolve(true);
+    private readonly order = new InOrder();
     private readonly switches = new Map<string, Toggle>();
 
     constructor(
@@ -54,12 +55,12 @@ export class Commands {
             const field = event.target as HTMLInputElement;
             const form = field.closest<HTMLFormElement>('form[data-live]');
             if (field.dataset.to !== undefined) {
-                this.inOrder(field.dataset.to, {
+                void this.run(field.dataset.to, {
                     ...JSON.parse(field.dataset.body ?? '{}'),
                     [field.name]: field.type === 'checkbox' ? field.checked : field.value === '' ? null : field.value,
                 });
             } else if (form !== null && field.name !== '') {
-                this.inOrder(present(form.dataset.post), fieldsOf(form, field.name), form.dataset.then);
+                void this.run(present(form.dataset.post), fieldsOf(form, field.name), form.dataset.then);
             }
         });
     }
@@ -75,25 +76,28 @@ export class Commands {
                 () =>
                     document.querySelector(`[data-post="${post}"][data-on='${on}']`)?.getAttribute('aria-pressed') ===
                     'true',
-                (isOn) => this.inOrder(post, JSON.parse(isOn ? on : off), then),
+                (isOn) => this.run(post, JSON.parse(isOn ? on : off), then),
             );
         this.switches.set(key, toggle);
         return toggle;
     }
 
-    /** One change after the other, as they were made: an earlier one can never come last. */
-    inOrder(address: string, body: unknown, then = ''): Promise<boolean> {
-        this.last = this.last.then(() => this.run(address, body, then));
-        return this.last;
-    }
-
-    /** What was pressed before is done, or could not be. */
-    async settled(): Promise<void> {
-        await this.last;
-    }
-
     /** Resolves to whether it was done. */
-    async run(address: string, body: unknown, then = ''): Promise<boolean> {
+    run(address: string, body: unknown, then = ''): Promise<boolean> {
+        return this.inOrder(() => this.tell(address, body, then));
+    }
+
+    /** What is pressed is done one thing after the other, whichever button it was. */
+    inOrder<T>(what: () => Promise<T>): Promise<T> {
+        return this.order.do(what);
+    }
+
+    /** Resolves when everything that was pressed is done, or could not be. */
+    settled(): Promise<void> {
+        return this.order.settled();
+    }
+
+    private async tell(address: string, body: unknown, then: string): Promise<boolean> {
         try {
             const told = (await post<Told | undefined>(address, body)) ?? {};
             const { undo } = told;

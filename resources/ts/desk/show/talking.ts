@@ -3,6 +3,7 @@ import type { Tray } from '../../bench/tray';
 import type { Operation } from '../../canvas/model/objects';
 import type { Workbench } from '../../canvas/workbench';
 import { get, post } from '../../live/http';
+import { InOrder } from '../../live/inorder';
 import type { Outbox } from '../../live/outbox';
 import { PointerSender } from '../../live/pointer';
 import { WetSender } from '../../live/wet';
@@ -35,6 +36,7 @@ export class Talking {
     private n = 1;
     private lookTimer = 0;
     private looked = 'null';
+    private readonly order = new InOrder();
 
     readonly work = 'students';
 
@@ -255,7 +257,9 @@ export class Talking {
     }
 
     private async tell(what: string, body: unknown): Promise<void> {
-        await post(this.addressOf(what), body).catch((problem: Error) => this.settings.say(problem.message));
+        await this.order
+            .do(() => post(this.addressOf(what), body))
+            .catch((problem: Error) => this.settings.say(problem.message));
     }
 
     private addressOf(what: string): string {

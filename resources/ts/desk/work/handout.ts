@@ -102,6 +102,8 @@ export class HandOutForm {
         }
         this.busy = true;
         try {
+            // Whoever presses “Undo” in this moment means this, and not what was done before it.
+            this.desk.say('');
             await (this.value('what') === 'words' ? this.giveWords() : this.giveWork());
         } catch (problem) {
             this.say(reasonOf(problem, this.desk.words));
@@ -111,7 +113,10 @@ export class HandOutForm {
     }
 
     private async giveWords(): Promise<void> {
-        const told = await sendForm<Partial<Told> | undefined>(this.form.action, new FormData(this.form));
+        const words = new FormData(this.form);
+        const told = await this.desk.commands.inOrder(() =>
+            sendForm<Partial<Told> | undefined>(this.form.action, words),
+        );
         this.drafted = false;
         this.done(told?.said ?? '', told?.undo);
     }
@@ -130,7 +135,7 @@ export class HandOutForm {
             }
             body.asset = await this.upload(file, this.value('give_pdf_page'));
         }
-        const told = await post<Told>(this.giveTo, body);
+        const told = await this.desk.commands.inOrder(() => post<Told>(this.giveTo, body));
         this.reset();
         this.done(told.said, told.undo);
     }

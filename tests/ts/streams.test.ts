@@ -79,11 +79,26 @@ test('a long absence is caught up in several answers', async () => {
     assert.equal(present(asked[1]).searchParams.get('room'), '500');
 });
 
-test('two wishes to catch up are one request', async () => {
-    const { streams } = listen();
-    answer = () => caught({});
-    await Promise.all([streams.catchUp(), streams.catchUp()]);
+test('wishes to catch up while an answer is under way are one request more', async () => {
+    const { streams, heard } = listen();
+    const answers = [caught({}), caught({ room: [event(1)] })];
+    answer = () => answers.shift()!;
+    await Promise.all([streams.catchUp(), streams.catchUp(), streams.catchUp()]);
+    assert.equal(asked.length, 2);
+    assert.deepEqual(heard, ['room1'], 'what happened since the first answer was written');
+});
+
+test('a page that is filled with what was so a moment ago hears what came meanwhile once more', async () => {
+    const { streams, heard } = listen();
+    answer = () => caught({ room: [event(2), event(3)] });
+    [1, 2, 3].forEach((n) => streams.take('room', event(n)));
+    streams.reset({ room: 3, desk: 0 });
+    assert.equal(asked.length, 0, 'nothing came meanwhile');
+    streams.reset({ room: 1, desk: 0 });
+    await new Promise((later) => setTimeout(later));
     assert.equal(asked.length, 1);
+    assert.equal(present(asked[0]).searchParams.get('room'), '1');
+    assert.deepEqual(heard, ['room1', 'room2', 'room3', 'room2', 'room3']);
 });
 
 test('no answer is no refusal, and a refusal is told', async () => {

@@ -167,3 +167,50 @@ test('another name is said, the same one is not', () => {
     page.take(undefined, own({}, { name: 'Tamsin (2)' }));
     assert.deepEqual(said, ['Your name here is now Tamsin (2).']);
 });
+
+test('what was told since a press was sent is newer than its answer', async () => {
+    const answers: ((own: Own) => void)[] = [];
+    vi.stubGlobal(
+        'fetch',
+        () => new Promise<Response>((then) => answers.push((now) => then(new Response(JSON.stringify({ own: now }))))),
+    );
+    page.take(room(), own(), true);
+    send().click();
+    await vi.advanceTimersByTimeAsync(0);
+    // The server has it, and tells so; the teacher gives it back; then the answer comes.
+    page.take(undefined, own({ work: 'sent' }, { isSent: true }));
+    page.take(undefined, own());
+    answers.shift()!(own({ work: 'sent' }, { isSent: true }));
+    await vi.advanceTimersByTimeAsync(0);
+    assert.equal(word(), 'Send to teacher');
+    // Where nothing was told, the answer is all that there is.
+    send().click();
+    await vi.advanceTimersByTimeAsync(0);
+    answers.shift()!(own({ work: 'sent' }, { isSent: true }));
+    await vi.advanceTimersByTimeAsync(0);
+    assert.equal(word(), 'Sent · Take back');
+    vi.unstubAllGlobals();
+});
+
+test('two presses on “next” lead two prompts on', async () => {
+    const turned: unknown[] = [];
+    const three = (): Room =>
+        room(
+            {},
+            { pace: 'own', prompts: ['p1', 'p2', 'p3'].map((id, i) => ({ id, n: i + 1, state: 'open', may: may() })) },
+        );
+    vi.stubGlobal('fetch', async (_address: string, init: RequestInit) => {
+        const { prompt } = JSON.parse(String(init.body)) as { prompt: string };
+        turned.push(prompt);
+        await new Promise((then) => setTimeout(then, 100));
+        return new Response(JSON.stringify({ own: own({}, { prompt }) }));
+    });
+    page.take(three(), own(), true);
+    const next = document.querySelector<HTMLButtonElement>('#prompt-after')!;
+    next.click();
+    await vi.advanceTimersByTimeAsync(10);
+    next.click();
+    await vi.advanceTimersByTimeAsync(500);
+    assert.deepEqual(turned, ['p2', 'p3']);
+    vi.unstubAllGlobals();
+});

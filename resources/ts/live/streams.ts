@@ -53,6 +53,7 @@ const QUICK_MS = 800;
 export class Streams {
     private early = new Map<string, Map<number, LiveEvent>>();
     private asking: Promise<boolean> | null = null;
+    private isAgain = false;
     private timer = 0;
     private doubts: (() => boolean)[] = [];
 
@@ -61,9 +62,16 @@ export class Streams {
         private readonly settings: Settings,
     ) {}
 
+    /** The page shows what was so at this position. What it heard since then, while that came, it hears once more. */
     reset(position: Record<string, number>): void {
+        const heard = (stream: string): number =>
+            Math.max(this.position[stream] ?? 0, ...(this.early.get(stream)?.keys() ?? []));
+        const isBehind = Object.entries(position).some(([stream, n]) => heard(stream) > n);
         this.position = { ...position };
         this.early.clear();
+        if (isBehind) {
+            void this.catchUp();
+        }
     }
 
     take(stream: string, event: LiveEvent): void {
@@ -99,8 +107,12 @@ export class Streams {
         }
     }
 
-    /** Asks for what was missed. Resolves to whether the server answered. */
+    /**
+     * Asks for what was missed. Resolves to whether the server answered. An answer that is under way may be older than
+     * what made somebody ask: then it is asked once more.
+     */
     catchUp(): Promise<boolean> {
+        this.isAgain = this.asking !== null;
         this.asking ??= this.ask().finally(() => {
             this.asking = null;
         });
@@ -110,7 +122,8 @@ export class Streams {
     private async ask(): Promise<boolean> {
         try {
             let more = true;
-            while (more) {
+            while (more || this.isAgain) {
+                this.isAgain = false;
                 const query = new URLSearchParams();
                 for (const [name, value] of Object.entries({ ...this.position, ...this.settings.also() })) {
                     query.set(name, String(value));

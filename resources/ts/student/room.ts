@@ -4,6 +4,7 @@ import type { StudentWords } from '../protocol/words';
 import type { Own, Pens, Room, StudentDeed } from '../protocol/room';
 import { mountWindow } from '../bench/window';
 import { HttpProblem, isSlow, post } from '../live/http';
+import { InOrder } from '../live/inorder';
 import { bytesAMinute } from '../live/meter';
 import { chime, TimerFace } from '../live/timer';
 import { element, fill } from '../page';
@@ -39,6 +40,9 @@ export class RoomPage {
     private readonly letters = new Letters(() => this.openHand());
     private readonly face: TimerFace;
     private suggested = false;
+    private readonly order = new InOrder();
+    /** How often the server has told of this student. */
+    private heard = 0;
 
     constructor(private readonly around: Around) {
         const timer = element('#timer');
@@ -90,6 +94,7 @@ export class RoomPage {
         const promptBefore = this.own?.prompt;
         this.room = room ?? this.room;
         this.own = own ?? this.own;
+        this.heard += own === undefined ? 0 : 1;
         if (this.room === null || this.own === null) {
             return;
         }
@@ -212,6 +217,8 @@ export class RoomPage {
     private listen(): void {
         const { address } = this.around;
         const turn = async (step: number): Promise<void> => {
+            // From where the press before this one leads.
+            await this.order.settled();
             const prompts = this.room?.prompts ?? [];
             const next = prompts[prompts.findIndex(({ id }) => id === this.own?.prompt) + step];
             if (next !== undefined) {
@@ -301,8 +308,14 @@ export class RoomPage {
     /** Asks the server for something of the student's own, and takes what it says. Resolves to whether it was done. */
     private async ask(what: string, body: Record<string, unknown>): Promise<boolean> {
         try {
-            const { own } = await post<{ own: Own }>(`${this.around.address}/${what}`, body);
-            this.take(undefined, own);
+            await this.order.do(async () => {
+                const { heard } = this;
+                const { own } = await post<{ own: Own }>(`${this.around.address}/${what}`, body);
+                // What was told meanwhile may be newer; and of this too the page is told.
+                if (heard === this.heard) {
+                    this.take(undefined, own);
+                }
+            });
             return true;
         } catch (problem) {
             this.tell(problem);

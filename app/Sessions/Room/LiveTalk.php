@@ -14,7 +14,6 @@ use Crag\Formats\SessionDescription;
 use Crag\Formats\UnusableDescription;
 use Crag\Session\Room\TurnPass;
 use Illuminate\Support\Facades\Cache;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
@@ -41,7 +40,7 @@ final readonly class LiveTalk
         if (! Cache::add(self::key($seat->id), $talk, self::ASKS_S)) {
             return null;
         }
-        $this->tell($seat);
+        $this->room->tellStudent($seat);
 
         return $id;
     }
@@ -62,7 +61,7 @@ final readonly class LiveTalk
             return false;
         }
         Cache::put(self::key($seat->id), ['isOn' => true] + $talk, self::LONGEST_S);
-        $this->tell($seat);
+        $this->room->tellStudent($seat);
         $this->tellDesk($seat->session, ['id' => $id, 'is' => 'accepted']);
 
         return true;
@@ -106,7 +105,7 @@ final readonly class LiveTalk
     {
         if ((self::of($seat->id)['id'] ?? null) === $id) {
             Cache::forget(self::key($seat->id));
-            $this->tell($seat);
+            $this->room->tellStudent($seat);
             $this->tellDesk($seat->session, ['id' => $id, 'is' => $is]);
         }
     }
@@ -161,11 +160,6 @@ final readonly class LiveTalk
     private static function key(string $seat): string
     {
         return "live-talk.{$seat}";
-    }
-
-    private function tell(Seat $seat): void
-    {
-        DB::transaction(fn () => $this->room->tellStudent($seat));
     }
 
     /** @param  array<string, string>  $what */

@@ -21,6 +21,7 @@ use Crag\Session\Room\PromptState;
 use Crag\Session\Rules\Deed;
 use Crag\Session\Rules\Rules;
 use Crag\Session\Screen\ScreenView;
+use Illuminate\Support\Facades\DB;
 
 /**
  * What pages must know of the room, always whole: a page that hears it, that comes late or that was reloaded has the
@@ -37,13 +38,18 @@ final readonly class RoomState
     /** Tells everybody in the room. */
     public function tell(LiveSession $session): void
     {
-        ($this->announce)($session, Audience::room($session), 'room', ['room' => self::shared($session)]);
+        DB::transaction(
+            fn () => ($this->announce)($session, Audience::room($session), 'room', ['room' => self::shared($session)]),
+        );
     }
 
     /** Tells one student's page alone. */
     public function tellStudent(Seat $seat): void
     {
-        ($this->announce)($seat->session, Audience::seat($seat), 'own', ['own' => self::own($seat)]);
+        DB::transaction(function () use ($seat): void {
+            $now = self::now($seat);
+            ($this->announce)($now->session, Audience::seat($now), 'own', ['own' => self::own($now)]);
+        });
     }
 
     /** Tells one student's page, and the desks that something about this seat has changed. */
@@ -56,7 +62,19 @@ final readonly class RoomState
     /** Tells the desks alone. */
     public function tellDesk(Seat $seat): void
     {
-        ($this->announce)($seat->session, Audience::desk($seat->session), 'seat', self::ofSeat($seat));
+        DB::transaction(function () use ($seat): void {
+            $now = self::now($seat);
+            ($this->announce)($now->session, Audience::desk($now->session), 'seat', self::ofSeat($now));
+        });
+    }
+
+    /**
+     * What a request read at its beginning, another one may have changed since: told is what holds now. It is read in
+     * the transaction that numbers what is told, so that of two that tell the later one knows more.
+     */
+    public static function now(Seat $seat): Seat
+    {
+        return Seat::query()->with('session')->find($seat->id) ?? $seat;
     }
 
     /** @return array<string, mixed> a seat as the desks know it */

@@ -25,10 +25,10 @@ final readonly class TakeStudents
      */
     public function __invoke(LiveSession $session, Collection $seats, ?Teacher $teacher): void
     {
-        DB::transaction(function () use ($session, $seats, $teacher): void {
+        DB::transaction(function () use ($seats, $teacher): void {
             foreach ($seats as $seat) {
                 $seat->update(['taken_by_id' => $teacher?->id]);
-                $this->room->tellDesk($seat->setRelation('session', $session)->unsetRelation('takenBy'));
+                $this->room->tellDesk($seat);
             }
             Together::tellGroupsOf(...$seats->all());
         });

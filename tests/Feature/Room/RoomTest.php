@@ -12,6 +12,7 @@ use App\Models\Seat;
 use App\Sessions\Life\EndIdle;
 use App\Sessions\Life\EndSession;
 use App\Sessions\Room\Hands;
+use App\Sessions\Room\RoomState;
 use Crag\Session\Life\Expiry;
 use Crag\Session\Room\SeatState;
 use Crag\Session\Room\ShortMessage;
@@ -59,6 +60,20 @@ final class RoomTest extends OneStudentTestCase
             ->get("/join/{$this->session->join_code}")
             ->assertRedirect("/seat/{$this->seat->id}");
         $this->desk('door', ['door' => 'ajar'])->assertUnprocessable();
+    }
+
+    public function test_what_is_told_of_a_student_is_what_holds_now_and_not_what_a_request_once_read(): void
+    {
+        $before = Seat::query()->with('session')->findOrFail($this->seat->id);
+        $this->seat->update(['light' => true, 'hand_at_ms' => 1]);
+        app(RoomState::class)->tellOwn($before);
+        $told = array_map(
+            static fn (string $one): array => (array) json_decode($one, true),
+            array_column(array_slice($this->published->messages, -2), 1),
+        );
+        self::assertTrue(data_get($told[0], 'event.body.own.light'));
+        self::assertTrue(data_get($told[0], 'event.body.own.hand'));
+        self::assertTrue(data_get($told[1], 'event.body.seat.light'));
     }
 
     public function test_knocking_students_wait_and_are_let_in_one_by_one_or_all(): void

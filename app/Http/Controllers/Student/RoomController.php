@@ -235,7 +235,7 @@ final class RoomController
 
     private function own(Seat $seat): JsonResponse
     {
-        return response()->json(['own' => RoomState::own($seat)]);
+        return response()->json(['own' => RoomState::own(RoomState::now($seat))]);
     }
 
     private static function canvas(Request $request, Seat $seat): Canvas

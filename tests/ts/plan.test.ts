@@ -99,6 +99,16 @@ test('what is typed while a change is on its way follows on top of it', async ()
     assert.equal(present, 'second');
 });
 
+test('what stands here is what was typed until the server has it, and what it refused', async () => {
+    const { saver: one } = saver();
+    one.set('x', 'words', 'twelve');
+    one.set('y', 'words', 'ten');
+    assert.deepEqual(one.standing('x'), { words: 'twelve' });
+    one.set('y', 'words', 'bad');
+    await one.flush();
+    assert.deepEqual([one.standing('x'), one.standing('y')], [{}, { words: 'bad' }]);
+});
+
 test('a field that another has changed is asked about, and mine is put on top when it shall stand', async () => {
     const { saver: one, conflicts } = saver(true);
     present = 'theirs';

@@ -2,6 +2,7 @@ import type { PlanWords } from '../protocol/words';
 import './plain';
 import type { Backdrop } from '../canvas/model/objects';
 import { get, HttpProblem, post, reasonOf } from '../live/http';
+import { InOrder } from '../live/inorder';
 import { Notice } from '../live/notice';
 import { askWhich } from '../plan/conflict';
 import { listenToHeading, tagsIn } from '../plan/heading';
@@ -53,6 +54,8 @@ let open = '';
 /** Steps of drawing that are not delivered yet. */
 let steps = 0;
 
+/** Steps back and changes of the order, as they were pressed. */
+const order = new InOrder();
 const saver = new Saver({
     address: page.address,
     present: (prompt, field) =>
@@ -174,6 +177,8 @@ const takeIn = new TakeIn({
     after: () => open,
     sequence: () => sequence,
     arrived: async (before) => {
+        // While something is being saved nothing is looked at.
+        await saver.flush();
         await look();
         const first = sequence.find((id) => !before.includes(id));
         if (first !== undefined) {
@@ -294,11 +299,10 @@ function fillIn(): void {
     );
 }
 
-/** A prompt as it stands here: what was refused is as it was typed. */
+/** A prompt as it stands here: what was refused, or is on its way, is as it was typed. */
 function shown(prompt: string): PlanPrompt | undefined {
     const there = prompts.get(prompt);
-    const typed = saver.notTaken.filter((one) => one.prompt === prompt).map(({ field, to }) => [field, to]);
-    return there && { ...there, ...Object.fromEntries(typed) };
+    return there && { ...there, ...saver.standing(prompt) };
 }
 
 /** A backdrop belongs to a page. */
@@ -348,12 +352,14 @@ function set<F extends keyof Fields>(field: F, value: Fields[F]): void {
 
 /** Something that changes the order: what waits is saved first, and the list follows the server. */
 async function change(what: () => Promise<void>): Promise<void> {
-    await saver.flush();
-    try {
-        await what();
-    } catch (problem) {
-        say(problem instanceof HttpProblem && problem.status > 0 ? problem.message : page.words.unreachable);
-    }
+    await order.do(async () => {
+        await saver.flush();
+        try {
+            await what();
+        } catch (problem) {
+            say(problem instanceof HttpProblem && problem.status > 0 ? problem.message : page.words.unreachable);
+        }
+    });
 }
 
 const add = (what: { ready?: string; copy?: string }, after?: string): Promise<void> =>
@@ -378,17 +384,19 @@ const add = (what: { ready?: string; copy?: string }, after?: string): Promise<v
     });
 
 async function step(again: boolean): Promise<void> {
-    await saver.flush();
-    try {
-        take(await post<PlanState>(`${page.address}/step`, { again }));
-        fillIn();
-    } catch (problem) {
-        say(
-            problem instanceof HttpProblem && problem.status === 409
-                ? page.words.changed_since
-                : page.words.unreachable,
-        );
-    }
+    await order.do(async () => {
+        await saver.flush();
+        try {
+            take(await post<PlanState>(`${page.address}/step`, { again }));
+            fillIn();
+        } catch (problem) {
+            say(
+                problem instanceof HttpProblem && problem.status === 409
+                    ? page.words.changed_since
+                    : page.words.unreachable,
+            );
+        }
+    });
 }
 
 /** Resolves to whether what was typed here is to stay. */

@@ -68,6 +68,12 @@ export class Saver {
         return this.waiting.has(`${prompt}/${field}`);
     }
 
+    /** What of a prompt the server does not have as it stands here: refused, or on its way. */
+    standing(prompt: string | null): Record<string, unknown> {
+        const here = [...this.refused.values(), ...this.waiting.values()].filter((one) => one.prompt === prompt);
+        return Object.fromEntries(here.map(({ field, to }) => [field, to]));
+    }
+
     get notTaken(): Refused[] {
         return [...this.refused.values()];
     }

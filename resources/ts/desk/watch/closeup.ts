@@ -14,6 +14,7 @@ import { InkLine } from '../../live/inkline';
 import { PointerSender } from '../../live/pointer';
 import { WetSender } from '../../live/wet';
 import { element, fill } from '../../page';
+import { isOnPaper } from '../../questions/boxes';
 import { Questions } from '../../questions/panel';
 import type { Desk } from '../shell/desk';
 import { CloseUpSide } from './closeupside';
@@ -318,6 +319,9 @@ export class CloseUp {
         if (ofCanvas.some(({ kind }) => kind === 'answer' || kind === 'fresh')) {
             this.side.showAnswers();
             this.questions.freshen(this.logs.canvasView.log.scene.answers);
+        } else if (ofCanvas.length > 0 && this.told?.questions.some(isOnPaper) === true) {
+            // What is marked or drawn in a box is its answer.
+            this.side.showAnswersSoon();
         }
         if (ofCanvas.some(({ kind }) => ['page', 'fresh', 'withdraw', 'reinstate', 'give_back'].includes(kind))) {
             this.logs.turned();

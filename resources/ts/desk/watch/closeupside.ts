@@ -2,10 +2,14 @@ import { freshen } from '../shell/freshen';
 import { element } from '../../page';
 import { present } from '../../present';
 
+/** The answers are asked for so long after the last stroke in a box. */
+const RESTS_MS = 1200;
+
 /** What the server writes beside the close-up: answers, what was found, what a reader proposes. */
 export class CloseUpSide {
     private readonly answers = element('#closeup-answers');
     private readonly reader = element<HTMLDetailsElement>('#closeup-reader');
+    private timer = 0;
 
     constructor(
         private readonly root: HTMLElement,
@@ -48,7 +52,14 @@ export class CloseUpSide {
         }
     }
 
+    /** When the pen rests for a moment. */
+    showAnswersSoon(): void {
+        window.clearTimeout(this.timer);
+        this.timer = window.setTimeout(() => this.showAnswers(), RESTS_MS);
+    }
+
     showAnswers(): void {
+        window.clearTimeout(this.timer);
         const { activeElement } = document;
         // What is being typed there stays.
         const isTyped = this.answers.contains(activeElement) && present(activeElement).matches('textarea, input');

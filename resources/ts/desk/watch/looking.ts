@@ -168,15 +168,22 @@ export class Looking {
         }
     }
 
-    /** The grid has other tiles by now: the canvas that is open stays open on its own. */
+    /**
+     * The grid has other tiles by now: the canvas that is open stays open on its own. Who was opened while another
+     * prompt's canvases were on their way is seen on that prompt.
+     */
     private goOn(): void {
         const { shown } = this.closeUp;
         if (shown === null) {
             return;
         }
         const tile = this.canvases.grid.ofSeat(shown.seat.id);
-        if (tile === undefined || tile.seat.canvas !== shown.seat.canvas || this.desk.store.now.isCovered) {
+        if (tile === undefined || tile.seat.canvas === null || this.desk.store.now.isCovered) {
             this.close();
+            return;
+        }
+        if (tile.seat.canvas !== shown.seat.canvas) {
+            this.open(tile, false);
             return;
         }
         tile.root.classList.add('is-close');

@@ -99,6 +99,30 @@ final class DeskTest extends BrowserTestCase
         self::assertSame([], $this->teacher->complaints());
     }
 
+    public function test_who_is_opened_while_another_prompt_is_on_its_way_is_seen_on_that_prompt(): void
+    {
+        $this->begin(['Tamsin', 'Wren']);
+        $this->teacher->click('#add-prompt-button')->type('#add-words', 'Brace it.')->click('#add-prompt .btn-go');
+        $this->teacher->waitForText('#rail', 'Brace it.')->click('#rail-2')->find('#grid[data-ready]');
+        $this->teacher->press('g');
+        $this->people['Wren']->waitForText('#prompt-line', 'Brace it.');
+        $this->people['Wren']->draw('.page-paper', [[0.3, 0.6], [0.6, 0.6]]);
+        $this->people['Wren']->waitForText('#saved', 'Saved');
+        $this->teacher->click('#rail-1');
+        $this->teacher->until(fn (): bool => $this->inked($this->teacher, '.tile') > 0, 'the first prompt');
+        self::holdAnswers($this->teacher, '/canvases');
+        $this->teacher->click('#rail-2');
+        self::closeUp($this->teacher, 'Wren');
+        self::letAnswersGo($this->teacher);
+        $canvas = (string) $this->sql(
+            "select canvases.id from canvases join seats on seats.id = seat_id where name = 'Wren' order by canvases.rowid desc",
+        );
+        $this->teacher->find("#closeup:not([hidden]) #closeup-page-frame[data-ready=\"{$canvas}\"]");
+        $this->teacher->waitForText('#closeup-name', 'Wren');
+        self::assertCount(1, $this->teacher->all('.tile.is-close'));
+        self::assertSame([], $this->teacher->complaints());
+    }
+
     public function test_a_check_pass_goes_on_when_the_grid_comes_anew(): void
     {
         $this->begin(['Tamsin', 'Wren']);

@@ -62,6 +62,28 @@ final class PlanRailTest extends BrowserTestCase
         self::assertSame([], $teacher->complaints());
     }
 
+    public function test_nothing_is_drawn_for_a_prompt_before_its_canvas_is_here(): void
+    {
+        $teacher = $this->person('teacher')->visit(self::$crag->address().'/plans');
+        $this->plan($teacher, 'Slow', ['One']);
+        $teacher->find('#plan-bench [data-ready]');
+        self::holdAnswers($teacher, '/canvas');
+        $teacher->click('#plan-add');
+        $teacher->until(fn (): bool => count($teacher->all('#plan-prompts [data-prompt]')) === 2, 'another');
+        $teacher->until(fn (): bool => $teacher->run('return document.querySelector("#words").value') === '', 'it');
+        $teacher->draw('#plan-bench .page-paper', [[.2, .2], [.4, .4]]);
+        self::letAnswersGo($teacher);
+        $teacher->find('#plan-bench [data-ready]');
+        $teacher->draw('#plan-bench .page-paper', [[.5, .5], [.7, .7]]);
+        $drawn = fn (): array => [
+            (int) $this->sql("select count(*) from operations where kind = 'add'"),
+            $this->sql("select prompt_id from operations join canvases on canvases.id = canvas_id where kind = 'add'"),
+        ];
+        $second = $teacher->run('return document.querySelectorAll("#plan-prompts [data-prompt]")[1].dataset.prompt');
+        $teacher->until(static fn (): bool => $drawn() === [1, $second], 'the stroke on the canvas that is there');
+        self::assertSame([], $teacher->complaints());
+    }
+
     public function test_a_page_is_copied_with_what_is_drawn_on_it_right_behind_it(): void
     {
         $teacher = $this->person('teacher')->visit(self::$crag->address().'/plans');

@@ -63,6 +63,9 @@ final class PracticeTest extends BrowserTestCase
         $teacher->click('.library-head .btn-go')->click('#plan-add');
         $teacher->click('#practice summary')->choose('#practice-family', 'times_tables');
         $teacher->seen('#practice-kinds');
+        $this->saved($teacher, '"family":"times_tables"');
+        // The answer is late: what is changed before it comes stays as it was typed.
+        self::holdAnswers($teacher, '/edits');
         // Of eleven tables two.
         $teacher->run(
             'for (const box of document.querySelectorAll("#practice-kinds input")) {
@@ -74,7 +77,10 @@ final class PracticeTest extends BrowserTestCase
             'const n = document.querySelector("#practice-n"); n.value = 12;
             n.dispatchEvent(new Event("change", { bubbles: true }))',
         );
+        self::letAnswersGo($teacher);
         $this->saved($teacher, '"n":12');
+        self::assertSame('12', $teacher->run('return document.querySelector("#practice-n").value'));
+        self::letAnswersGo($teacher);
         $teacher->choose('#practice-level', '2');
         $this->saved($teacher, '"level":2');
         $this->assertAccessible($teacher, 'practice in the editor', '#practice');

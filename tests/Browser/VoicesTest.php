@@ -102,8 +102,15 @@ final class VoicesTest extends BrowserTestCase
         $wren = $this->join('Wren', $code, 390, 844);
         self::closeUp($teacher, 'Wren');
         for ($i = 0; $i < 2; $i++) {
-            $teacher->click('.closeup-side [data-do=talk-live]');
-            $wren->seen('#live-talk-yes')->click();
+            // A page that has only just come back may not be there yet: the desk says so, and is pressed again.
+            $teacher->until(function () use ($teacher, $wren): bool {
+                if (! $teacher->find('#live-desk')->isDisplayed()) {
+                    $teacher->run('document.querySelector(".closeup-side [data-do=talk-live]").click()');
+                }
+
+                return $wren->find('#live-talk-yes')->isDisplayed();
+            }, 'the question');
+            $wren->click('#live-talk-yes');
             $teacher->waitForText('#live-desk-words', 'Talking with Wren');
             if ($i === 0) {
                 $wren->driver->navigate()->refresh();

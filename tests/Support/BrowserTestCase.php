@@ -321,6 +321,38 @@ abstract class BrowserTestCase extends TestCase
         self::assertContains($status, [200, 204]);
     }
 
+    /** A server whose answers are late: those to addresses with this in them wait until they are let go. */
+    protected static function holdAnswers(Page $page, string $to): void
+    {
+        $page->run(
+            <<<'JS'
+            const [to] = arguments;
+            const ask = window.fetch.bind(window);
+            window.heldAnswers = [];
+            window.fetch = async (address, how) => {
+                const answer = await ask(address, how);
+                if (String(address).includes(to)) {
+                    await new Promise((go) => window.heldAnswers.push(go));
+                }
+                return answer;
+            };
+            JS
+            ,
+            $to,
+        );
+    }
+
+    /** Those that are there, or the next one; later ones wait again. */
+    protected static function letAnswersGo(Page $page): void
+    {
+        $page->until(
+            static fn (): bool => $page->run(
+                'const held = window.heldAnswers.splice(0); held.forEach((go) => go()); return held.length > 0',
+            ) === true,
+            'an answer',
+        );
+    }
+
     /** Opens the canvas of the tile on which the name stands. */
     protected static function closeUp(Page $desk, string $name): void
     {

@@ -15,6 +15,7 @@ interface Settings {
 
 const POLL_MS = 2000;
 const LONGEST_WAIT_MS = 8000;
+const OPEN_LOOK_MS = 200;
 /** An opening that takes longer is given up: some networks swallow sockets without a word. */
 const OPENING_MS = 6000;
 
@@ -40,6 +41,13 @@ export class Socket {
 
     get isOpen(): boolean {
         return this.socket?.readyState === WebSocket.OPEN;
+    }
+
+    /** Resolves when it is open: what is told to nobody but those who listen is not lost any more. */
+    async opened(): Promise<void> {
+        while (!this.isOpen) {
+            await new Promise((again) => window.setTimeout(again, OPEN_LOOK_MS));
+        }
     }
 
     get isPolling(): boolean {

@@ -283,6 +283,7 @@ const liveTalk = new LiveTalk({
     ...page,
     // One microphone at a time.
     begun: () => talk.stop(),
+    hears: () => socket.opened(),
     rest: () => bench.surface.focus({ preventScroll: true }),
     say,
 });

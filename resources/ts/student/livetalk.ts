@@ -20,6 +20,8 @@ interface Around {
     words: StudentWords;
     /** The microphone is about to be used. */
     begun(): void;
+    /** Resolves when this page hears what is told: how the desk can be reached is told once. */
+    hears(): Promise<void>;
     rest(): void;
     say(sentence: string): void;
 }
@@ -90,6 +92,7 @@ export class LiveTalk {
         }
         let line: VoiceLine | null = null;
         try {
+            await around.hears();
             const ways = await post<Ways>(this.addressOf(talk.id), { is: 'accepted' });
             line = new VoiceLine(ways, microphone, (state) => (state === 'on' ? this.isOn() : this.lost()));
             this.line = line;

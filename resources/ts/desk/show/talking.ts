@@ -36,6 +36,7 @@ export class Talking {
     private n = 1;
     private lookTimer = 0;
     private looked = 'null';
+    private asked = 0;
     private readonly order = new InOrder();
 
     readonly work = 'students';
@@ -139,9 +140,11 @@ export class Talking {
         }
     }
 
+    /** An answer that a later one has overtaken is dropped. */
     private async ask(): Promise<void> {
+        const mine = ++this.asked;
         const told = await get<{ id: string | null; items: Item[] }>(`${this.settings.address}/talk`).catch(() => null);
-        if (told !== null) {
+        if (told !== null && mine === this.asked) {
             this.showcase = told.id ?? '';
             this.items = told.items;
         }

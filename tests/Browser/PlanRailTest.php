@@ -76,11 +76,11 @@ final class PlanRailTest extends BrowserTestCase
         $teacher->find('#plan-bench [data-ready]');
         $teacher->draw('#plan-bench .page-paper', [[.5, .5], [.7, .7]]);
         $drawn = fn (): array => [
-            (int) $this->sql("select count(*) from operations where kind = 'add'"),
-            $this->sql("select prompt_id from operations join canvases on canvases.id = canvas_id where kind = 'add'"),
+            $this->added('count(*)'),
+            $this->added('max((select prompt_id from canvases where id = canvas_id))'),
         ];
         $second = $teacher->run('return document.querySelectorAll("#plan-prompts [data-prompt]")[1].dataset.prompt');
-        $teacher->until(static fn (): bool => $drawn() === [1, $second], 'the stroke on the canvas that is there');
+        $teacher->until(static fn (): bool => $drawn() === ['1', $second], 'the stroke on the canvas that is there');
         self::assertSame([], $teacher->complaints());
     }
 
@@ -101,12 +101,10 @@ final class PlanRailTest extends BrowserTestCase
         $teacher->until(fn (): bool => count($teacher->all('.page-list li')) === 3, 'three pages');
         $this->assertAccessible($teacher, 'pages', '.pages-window[open]');
         $teacher->until(
-            fn (): bool => (int) $this->sql("select count(*) from operations where kind = 'add'") === 3,
+            fn (): bool => $this->added('count(*)') === '3',
             'what was drawn, once more in one step',
         );
-        $body = json_decode((string) $this->sql(
-            "select body from operations where kind = 'add' order by n desc limit 1",
-        ), true);
+        $body = json_decode($this->added('body'), true);
         self::assertIsArray($body);
         self::assertCount(2, $body['objects']);
         self::assertSame(
@@ -176,6 +174,17 @@ final class PlanRailTest extends BrowserTestCase
             'return document.querySelectorAll("#plan-prompts li:nth-child(2).is-open").length',
         ) === 1, 'the new prompt');
         $teacher->developer('Page.removeScriptToEvaluateOnNewDocument', ['identifier' => $id]);
+    }
+
+    /** Of what was added to a canvas of the newest plan: so much of it, of the last first. */
+    private function added(string $what): string
+    {
+        $plan = '(select id from plans order by rowid desc limit 1)';
+        $canvases = "select canvases.id from canvases join prompts on prompts.id = prompt_id where plan_id = {$plan}";
+
+        return (string) $this->sql(
+            "select {$what} from operations where kind = 'add' and canvas_id in ({$canvases}) order by n desc limit 1",
+        );
     }
 
     /** @param  list<string>  $words  a prompt each */

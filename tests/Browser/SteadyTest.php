@@ -225,7 +225,7 @@ final class SteadyTest extends BrowserTestCase
         $this->join('Tamsin', $this->code);
         $this->teacher->waitForText('.tile-name', 'Tamsin');
         $this->teacher->click('#hand-out')->click('[name=what][value=prompt]')->click('[name=mode][value=fresh]');
-        self::assertSame('Clear 1 canvas and hand out', $this->teacher->text('#handout-do'));
+        $this->teacher->waitForText('#handout-do', 'Clear 1 canvas and hand out');
         self::assertTrue(
             $this->teacher->run(
                 'return document.querySelector("#handout-do").closest("button").classList.contains("btn-end")',

@@ -7,6 +7,9 @@ import { showWet } from '../grid/tile';
 import { get } from '../live/http';
 import { element } from '../page';
 
+/** Where there was no answer it is asked once more after so long. */
+const AGAIN_MS = 2000;
+
 interface LeadAnswer {
     look: { canvas: string; page: string; n: number; scene: KeptScene } | null;
     ink: { canvas: string; prompt: string; n: number; scene: KeptScene } | null;
@@ -142,6 +145,7 @@ export class LeadSide {
         }
         this.early = null;
         if (answer === null) {
+            window.setTimeout(() => mine === this.asked && void this.load(), AGAIN_MS);
             return;
         }
         const { look, ink } = answer;

@@ -53,7 +53,7 @@ const QUICK_MS = 800;
 export class Streams {
     private early = new Map<string, Map<number, LiveEvent>>();
     private asking: Promise<boolean> | null = null;
-    private isAgain = false;
+    private next: Promise<boolean> | null = null;
     private timer = 0;
     private doubts: (() => boolean)[] = [];
 
@@ -112,8 +112,18 @@ export class Streams {
      * what made somebody ask: then it is asked once more.
      */
     catchUp(): Promise<boolean> {
-        this.isAgain = this.asking !== null;
-        this.asking ??= this.ask().finally(() => {
+        if (this.asking === null) {
+            return this.begin();
+        }
+        this.next ??= this.asking.then(() => {
+            this.next = null;
+            return this.begin();
+        });
+        return this.next;
+    }
+
+    private begin(): Promise<boolean> {
+        this.asking = this.ask().finally(() => {
             this.asking = null;
         });
         return this.asking;
@@ -122,8 +132,7 @@ export class Streams {
     private async ask(): Promise<boolean> {
         try {
             let more = true;
-            while (more || this.isAgain) {
-                this.isAgain = false;
+            while (more) {
                 const query = new URLSearchParams();
                 for (const [name, value] of Object.entries({ ...this.position, ...this.settings.also() })) {
                     query.set(name, String(value));

@@ -216,25 +216,24 @@ export class RoomPage {
 
     private listen(): void {
         const { address } = this.around;
-        const turn = async (step: number): Promise<void> => {
-            // From where the press before this one leads.
-            await this.order.settled();
-            const prompts = this.room?.prompts ?? [];
-            const next = prompts[prompts.findIndex(({ id }) => id === this.own?.prompt) + step];
-            if (next !== undefined) {
-                await this.ask('turn-to', { prompt: next.id });
-            }
-        };
+        // From where the press before this one has led.
+        const turn = (step: number): Promise<boolean> =>
+            this.ask('turn-to', () => {
+                const prompts = this.room?.prompts ?? [];
+                const next = prompts[prompts.findIndex(({ id }) => id === this.own?.prompt) + step];
+                return next === undefined ? null : { prompt: next.id };
+            });
         element('#prompt-before').addEventListener('click', () => void turn(-1));
         element('#prompt-after').addEventListener('click', () => void turn(1));
         element('#hand').addEventListener('click', () => this.openHand());
         element('#hand-lower').addEventListener('click', () => {
             element<HTMLDialogElement>('#hand-window').close();
-            void this.ask('hand', { up: false });
+            void this.ask('hand', () => ({ up: false }));
         });
         mountWindow('#hand-window', () => {
             const field = element<HTMLTextAreaElement>('#hand-words');
-            void this.ask('hand', { up: true, words: field.value }).then((done) => {
+            const words = field.value;
+            void this.ask('hand', () => ({ up: true, words })).then((done) => {
                 field.value = done ? '' : field.value;
             });
         });
@@ -253,7 +252,7 @@ export class RoomPage {
         element('#offer').addEventListener('click', () => offer.showModal());
         const keepBack = new Toggle(
             () => this.own?.keepsBack === true,
-            (on) => this.ask('keep-back', { on }),
+            (on) => this.ask('keep-back', () => ({ on })),
         );
         element('#keep-back').addEventListener(
             'click',
@@ -264,7 +263,7 @@ export class RoomPage {
         );
         const light = new Toggle(
             () => this.own?.light === true,
-            (on) => this.ask('light', { on }),
+            (on) => this.ask('light', () => ({ on })),
         );
         element('#light').addEventListener('click', () => void light.press());
     }
@@ -290,12 +289,12 @@ export class RoomPage {
     private async send(): Promise<void> {
         const canvas = this.around.canvas();
         if (this.own?.isSent === true) {
-            await this.ask('take-back', { canvas });
+            await this.ask('take-back', () => ({ canvas }));
             return;
         }
         this.around.rest();
         await this.around.deliver();
-        await this.ask('send', { canvas });
+        await this.ask('send', () => ({ canvas }));
     }
 
     /** @param words to begin with, where nothing is written yet */
@@ -305,12 +304,20 @@ export class RoomPage {
         element<HTMLDialogElement>('#hand-window').showModal();
     }
 
-    /** Asks the server for something of the student's own, and takes what it says. Resolves to whether it was done. */
-    private async ask(what: string, body: Record<string, unknown>): Promise<boolean> {
+    /**
+     * Asks the server for something of the student's own, and takes what it says. Resolves to whether it was done.
+     *
+     * @param  body  worked out when its turn has come; null where there is nothing to do
+     */
+    private async ask(what: string, body: () => Record<string, unknown> | null): Promise<boolean> {
         try {
             await this.order.do(async () => {
                 const { heard } = this;
-                const { own } = await post<{ own: Own }>(`${this.around.address}/${what}`, body);
+                const told = body();
+                if (told === null) {
+                    return;
+                }
+                const { own } = await post<{ own: Own }>(`${this.around.address}/${what}`, told);
                 // What was told meanwhile may be newer; and of this too the page is told.
                 if (heard === this.heard) {
                     this.take(undefined, own);

@@ -88,10 +88,16 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
-    /** A browser of somebody's own. */
+    /** A browser of somebody's own; with CRAG_LATE set, behind a slow network. */
     protected function person(string $who, int $width = 1280, int $height = 800): Page
     {
-        return $this->people[$who] = self::$browsers->open($width, $height);
+        $page = $this->people[$who] = self::$browsers->open($width, $height);
+        if (getenv('CRAG_LATE') !== false) {
+            $source = (string) file_get_contents(__DIR__.'/late.js');
+            $page->developer('Page.addScriptToEvaluateOnNewDocument', ['source' => $source]);
+        }
+
+        return $page;
     }
 
     /**

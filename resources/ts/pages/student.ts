@@ -289,6 +289,9 @@ const liveTalk = new LiveTalk({
 });
 const awaited = new Awaited(page.address, (operation) => bench.view.log.has(operation));
 let isLight = false;
+/** How often the canvas was asked for. An answer that a later one has overtaken is dropped; who waits, waits for that. */
+let asked = 0;
+let latest: Promise<void> = Promise.resolve();
 /** What the server sent ahead of a gathering. */
 let ahead: CanvasAnswer | undefined;
 
@@ -323,7 +326,12 @@ window.setInterval(() => document.visibilityState === 'visible' && beat(1), BEAT
 document.addEventListener('visibilitychange', () => beat(document.visibilityState === 'visible' ? 1 : 0));
 
 /** The present prompt's canvas from the server, with what still waits here on top. */
-async function load(): Promise<void> {
+function load(): Promise<void> {
+    latest = loadNow(++asked);
+    return latest;
+}
+
+async function loadNow(mine: number): Promise<void> {
     // In a kept page stands what was so when it was kept; what was seen on it since is beside it.
     const here = document.body.dataset.kept !== undefined && bench.canvas === '' ? await kept.read() : null;
     let answer = here === null ? takeOpening() : undefined;
@@ -340,6 +348,10 @@ async function load(): Promise<void> {
     }
     if (answer.ended) {
         void leave();
+        return;
+    }
+    if (mine !== asked) {
+        await latest;
         return;
     }
     saved.show({ isReachable: !isKept });
@@ -408,7 +420,7 @@ async function takePrompt(next: Prompt, now: Room, at: number | 'back' | undefin
     }
     if (next.id !== prompt.id) {
         bench.rest();
-        await (ahead?.prompt.id === next.id ? open(ahead) : load());
+        await (ahead?.prompt.id === next.id ? openAhead(ahead) : load());
         ahead = undefined;
     } else {
         takeRoom(now, undefined);
@@ -428,13 +440,28 @@ async function takePrompt(next: Prompt, now: Room, at: number | 'back' | undefin
     }
 }
 
+function openAhead(answer: CanvasAnswer): Promise<void> {
+    asked++;
+    latest = open(answer);
+    return latest;
+}
+
 async function takeSame(next: Prompt): Promise<void> {
     if (next.own !== true && next.again !== true) {
         showPrompt({ ...next, questions: prompt.questions });
         return;
     }
-    // The same prompt with other words: the canvas, and the stroke that may be under way on it, stay as they are.
+    latest = takeWords(++asked);
+    await latest;
+}
+
+/** The same prompt with other words: the canvas, and the stroke that may be under way on it, stay as they are. */
+async function takeWords(mine: number): Promise<void> {
     const answer = await get<CanvasAnswer>(`${page.address}/canvas`).catch(() => undefined);
+    if (mine !== asked) {
+        await latest;
+        return;
+    }
     if (answer === undefined || answer.canvas !== bench.canvas) {
         await load();
     } else {

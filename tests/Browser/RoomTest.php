@@ -115,6 +115,7 @@ final class RoomTest extends BrowserTestCase
         $this->teacher->type('#turn-away-reason', 'Please use your own name.')->click('#turn-away .btn-end');
         $guest->waitForText('main', 'Please use your own name.');
         $guest->click('#knock')->waitForText('h1', 'knocking');
+        $this->teacher->until(fn (): bool => $this->teacher->all('#turn-away[open]') === [], 'the window to close');
         $this->teacher->press('y')->click('#waiting-all .is-knocking .btn-go')->press(self::ESCAPE);
         $guest->find('#page-frame[data-ready]');
         $guest->draw('.page-paper', self::LINE, 'pen');

@@ -130,7 +130,10 @@ export class Lead {
     }
 
     private async tell(what: 'show' | 'ink', body: unknown): Promise<void> {
-        await this.settings.run(`${this.settings.address}/prompt/${this.prompt}/lead/${what}`, body);
+        const address = `${this.settings.address}/prompt/${this.prompt}/lead/${what}`;
+        // Lead ink begins, and ends, with what is stored by then: what was drawn before the press is on its own side of it.
+        await this.deliver();
+        await this.settings.run(address, body);
     }
 
     get isOpen(): boolean {

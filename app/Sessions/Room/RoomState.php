@@ -38,7 +38,7 @@ final readonly class RoomState
     /** Tells everybody in the room. */
     public function tell(LiveSession $session): void
     {
-        DB::transaction(
+        self::inOne(
             fn () => ($this->announce)($session, Audience::room($session), 'room', ['room' => self::shared($session)]),
         );
     }
@@ -46,26 +46,39 @@ final readonly class RoomState
     /** Tells one student's page alone. */
     public function tellStudent(Seat $seat): void
     {
-        DB::transaction(function () use ($seat): void {
-            $now = self::now($seat);
-            ($this->announce)($now->session, Audience::seat($now), 'own', ['own' => self::own($now)]);
-        });
+        self::inOne(fn () => $this->announceOwn(self::now($seat)));
     }
 
     /** Tells one student's page, and the desks that something about this seat has changed. */
     public function tellOwn(Seat $seat): void
     {
-        $this->tellStudent($seat);
-        $this->tellDesk($seat);
+        self::inOne(function () use ($seat): void {
+            $now = self::now($seat);
+            $this->announceOwn($now);
+            $this->announceSeat($now);
+        });
     }
 
     /** Tells the desks alone. */
     public function tellDesk(Seat $seat): void
     {
-        DB::transaction(function () use ($seat): void {
-            $now = self::now($seat);
-            ($this->announce)($now->session, Audience::desk($now->session), 'seat', self::ofSeat($now));
-        });
+        self::inOne(fn () => $this->announceSeat(self::now($seat)));
+    }
+
+    private function announceOwn(Seat $now): void
+    {
+        ($this->announce)($now->session, Audience::seat($now), 'own', ['own' => self::own($now)]);
+    }
+
+    private function announceSeat(Seat $now): void
+    {
+        ($this->announce)($now->session, Audience::desk($now->session), 'seat', self::ofSeat($now));
+    }
+
+    /** In the transaction that is under way, or in one of its own. */
+    private static function inOne(callable $tell): void
+    {
+        DB::transactionLevel() > 0 ? $tell() : DB::transaction(static fn () => $tell());
     }
 
     /**

@@ -289,7 +289,7 @@ const liveTalk = new LiveTalk({
 });
 const awaited = new Awaited(page.address, (operation) => bench.view.log.has(operation));
 let isLight = false;
-/** How often the canvas was asked for. An answer that a later one has overtaken is dropped; who waits, waits for that. */
+/** How often the canvas was asked for. An answer that a later one has overtaken is dropped; who waits waits for it. */
 let asked = 0;
 let latest: Promise<void> = Promise.resolve();
 /** What the server sent ahead of a gathering. */

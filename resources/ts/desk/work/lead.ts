@@ -131,7 +131,7 @@ export class Lead {
 
     private async tell(what: 'show' | 'ink', body: unknown): Promise<void> {
         const address = `${this.settings.address}/prompt/${this.prompt}/lead/${what}`;
-        // Lead ink begins, and ends, with what is stored by then: what was drawn before the press is on its own side of it.
+        // Lead ink begins, and ends, with what is stored by then: a stroke drawn before the press is to be there first.
         await this.deliver();
         await this.settings.run(address, body);
     }

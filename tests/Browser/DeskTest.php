@@ -434,6 +434,21 @@ final class DeskTest extends BrowserTestCase
         self::assertSame([], $this->teacher->complaints());
     }
 
+    public function test_what_was_drawn_over_work_a_moment_ago_is_handed_out_with_it(): void
+    {
+        $this->begin(['Tamsin']);
+        $this->teacher->run('document.querySelector(".tile-open").focus()');
+        $this->teacher->press('s')->press(self::ENTER)->waitForText('.show-now', 'Chosen work');
+        $this->teacher->press('s')->press('u')->find('#talking [data-ready]');
+        $this->teacher->draw('#talking .page-paper', [[0.3, 0.6], [0.6, 0.7], [0.8, 0.6]])->click('#talking-give');
+        $this->teacher->waitForText('#desk-notice', 'On 1 canvas, under the ink.');
+        $given = (array) json_decode((string) $this->sql(
+            "select json_group_array(json(body)) from operations where layer = 'lead' and kind = 'add'",
+        ), true);
+        self::assertCount(2, $given, 'the work, and what was drawn over it');
+        self::assertSame([], $this->teacher->complaints());
+    }
+
     public function test_work_is_before_the_class_with_two_keys_and_taken_down_with_one_tap(): void
     {
         $this->begin(['Tamsin', 'Wren']);

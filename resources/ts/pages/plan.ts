@@ -354,6 +354,7 @@ function set<F extends keyof Fields>(field: F, value: Fields[F]): void {
 async function change(what: () => Promise<void>): Promise<void> {
     await order.do(async () => {
         await saver.flush();
+        await drawing.deliver();
         try {
             await what();
         } catch (problem) {

@@ -74,6 +74,12 @@ export class Drawing {
         });
     }
 
+    /** What was drawn a moment ago is stored, or cannot be now. */
+    async deliver(): Promise<void> {
+        this.bench.rest();
+        await this.outbox?.flush();
+    }
+
     get isBusy(): boolean {
         return (this.outbox?.count ?? 0) > 0;
     }

@@ -170,7 +170,7 @@ export class AskPanel {
     private async base(): Promise<Record<string, unknown>> {
         const pad = this.value('pad');
         if (pad === 'lead-part') {
-            return { pad, ...this.desk.leadPart() };
+            return { pad, ...(await this.desk.leadPart()) };
         }
         if (pad !== 'picture') {
             return { pad };

@@ -110,7 +110,8 @@ export class Desk implements DeskContext {
     private readonly ahead = this.page.clock - Date.now();
 
     /** What the teacher sees of the lead canvas, where it is open: the lead says it. */
-    leadPart: () => { page: string; cut: { x: number; y: number; w: number; h: number } } | null = () => null;
+    leadPart: () => Promise<{ page: string; cut: { x: number; y: number; w: number; h: number } } | null> = () =>
+        Promise.resolve(null);
 
     /** The server's clock, in milliseconds. */
     readonly now = (): number => Date.now() + this.ahead;

@@ -79,7 +79,7 @@ export class Talking {
                     .run(`${settings.address}/lead-beside`, { prompt: this.item?.prompt ?? null })
                     .then(() => this.freshen()),
         );
-        element('#talking-give').addEventListener('click', () => void settings.run(this.addressOf('hand-out'), {}));
+        element('#talking-give').addEventListener('click', () => void this.give(this.addressOf('hand-out')));
     }
 
     get isOpen(): boolean {
@@ -115,6 +115,13 @@ export class Talking {
             this.root.hidden = true;
             document.body.classList.remove('shows-lead');
         }
+    }
+
+    /** What was drawn a moment ago goes out too. */
+    private async give(to: string): Promise<void> {
+        this.bench?.rest();
+        await this.outbox?.flush();
+        await this.settings.run(to, {});
     }
 
     /** Something about what is shown has changed. */

@@ -34,8 +34,12 @@ export class Lead {
         send: (text: string) => boolean,
     ) {
         const { actions, bus, store, tell } = settings;
-        settings.leadPart = () =>
-            this.isOpen && this.bench !== null ? { page: this.bench.view.page, cut: this.bench.view.seenPart } : null;
+        settings.leadPart = async () => {
+            await this.deliver();
+            return this.isOpen && this.bench !== null
+                ? { page: this.bench.view.page, cut: this.bench.view.seenPart }
+                : null;
+        };
         const flip = (): void => (this.isOpen ? this.close() : void tell(this.open(store.now.looking)));
         bus.on('operations', (operations) => this.take(operations));
         bus.on('room', ({ room }) => this.showSeen(room.lead));
@@ -53,15 +57,10 @@ export class Lead {
         element('#lead-ink').addEventListener('click', () =>
             this.isInkOn ? this.inkOff.showModal() : void this.tell('ink', { on: true }),
         );
-        element('#lead-screen').addEventListener(
-            'click',
-            () =>
-                void settings.run(`${settings.address}/lead-beside`, {
-                    prompt: this.prompt,
-                    page: present(this.bench).view.page,
-                    alone: true,
-                }),
-        );
+        element('#lead-screen').addEventListener('click', () => {
+            const shown = { prompt: this.prompt, page: present(this.bench).view.page, alone: true };
+            void this.deliver().then(() => settings.run(`${settings.address}/lead-beside`, shown));
+        });
         element('#lead-show').addEventListener(
             'click',
             () => void this.tell('show', { page: this.isPageShown ? null : present(this.bench).view.page }),

@@ -443,7 +443,8 @@ final class DeskTest extends BrowserTestCase
         $this->teacher->draw('#talking .page-paper', [[0.3, 0.6], [0.6, 0.7], [0.8, 0.6]])->click('#talking-give');
         $this->teacher->waitForText('#desk-notice', 'On 1 canvas, under the ink.');
         $given = (array) json_decode((string) $this->sql(
-            "select json_group_array(json(body)) from operations where layer = 'lead' and kind = 'add'",
+            "select json_group_array(json(body)) from operations where layer = 'lead' and kind = 'add'
+                and live_session_id = (select id from live_sessions order by rowid desc limit 1)",
         ), true);
         self::assertCount(2, $given, 'the work, and what was drawn over it');
         self::assertSame([], $this->teacher->complaints());

@@ -113,10 +113,7 @@ export class HandOutForm {
     }
 
     private async giveWords(): Promise<void> {
-        const words = new FormData(this.form);
-        const told = await this.desk.commands.inOrder(() =>
-            sendForm<Partial<Told> | undefined>(this.form.action, words),
-        );
+        const told = await sendForm<Partial<Told> | undefined>(this.form.action, new FormData(this.form));
         this.drafted = false;
         this.done(told?.said ?? '', told?.undo);
     }
@@ -135,7 +132,7 @@ export class HandOutForm {
             }
             body.asset = await this.upload(file, this.value('give_pdf_page'));
         }
-        const told = await this.desk.commands.inOrder(() => post<Told>(this.giveTo, body));
+        const told = await post<Told>(this.giveTo, body);
         this.reset();
         this.done(told.said, told.undo);
     }

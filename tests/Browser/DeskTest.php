@@ -123,6 +123,91 @@ final class DeskTest extends BrowserTestCase
         self::assertSame([], $this->teacher->complaints());
     }
 
+    public function test_canvases_beside_each_other_keep_up_and_are_called_as_the_desk_calls_them(): void
+    {
+        $this->begin(['Tamsin', 'Wren']);
+        $this->teacher->click('.tile:nth-child(1) .tile-name')->click('.tile:nth-child(2) .tile-name');
+        $this->teacher->waitForText('#chosen-count', '2 chosen');
+        $before = $this->inked($this->teacher, '.tile:nth-child(1)');
+        // A stroke that comes while the log is on its way is no more of it than the others.
+        self::holdAnswers($this->teacher, '/log');
+        $this->teacher->press('v');
+        $this->people['Tamsin']->draw('.page-paper', [[0.2, 0.7], [0.6, 0.8]]);
+        $this->teacher->until(
+            fn (): bool => $this->inked($this->teacher, '.tile:nth-child(1)') > $before,
+            'the stroke on the tile',
+        );
+        self::letAnswersGo($this->teacher);
+        $this->teacher->find('#compare[data-ready]');
+        $all = $this->atStep(2);
+        self::assertLessThan($all, $this->atStep(1), 'the second stroke');
+        self::assertSame($all, $this->atStep(2), 'both strokes, as they were when it was opened');
+
+        // Names are those of the desk, as they change.
+        self::assertSame(['Tamsin', 'Wren'], $this->besideNames());
+        $this->teacher->press('n');
+        self::assertSame(['Seat 1', 'Seat 2'], $this->besideNames());
+        $this->teacher->press('n')->press('n');
+        $seat = $this->teacher->find('.tile:nth-child(2)')->getAttribute('data-seat');
+        $this->postAs($this->teacher, 'rename', ['seat' => $seat, 'name' => 'Wren B.']);
+        $this->teacher->until(fn (): bool => $this->besideNames() === ['Tamsin', 'Wren B.'], 'the new name');
+
+        // The grid comes anew, and they stay.
+        $this->comeAnew();
+        $this->people['Tamsin']->draw('.page-paper', [[0.2, 0.9], [0.6, 0.9]]);
+        $this->teacher->until(fn (): bool => $this->inked($this->teacher, '.compare-pane:nth-child(1)') > $all, 'their ink');
+        self::letAnswersGo($this->teacher);
+        self::assertSame(['Tamsin', 'Wren B.'], $this->besideNames());
+        $this->teacher->press(self::ESCAPE);
+        self::assertFalse($this->teacher->find('#compare')->isDisplayed());
+        self::assertSame([], $this->teacher->complaints());
+    }
+
+    /** How much ink the first of those beside each other has after so many steps. */
+    private function atStep(int $at): int
+    {
+        $this->teacher->run(
+            <<<'JS'
+            const slider = document.querySelector('.compare-at');
+            slider.value = arguments[0];
+            slider.dispatchEvent(new Event('input'));
+            JS
+            ,
+            $at,
+        );
+
+        return $this->inked($this->teacher, '.compare-pane:nth-child(1)');
+    }
+
+    /** @return list<string> what can be read over those beside each other */
+    private function besideNames(): array
+    {
+        $names = $this->teacher->run('return [...document.querySelectorAll(".compare-name")].map((one) => one.innerText)');
+
+        return is_array($names) ? array_values(array_map(strval(...), $names)) : [];
+    }
+
+    public function test_who_comes_back_and_draws_at_once_is_seen_with_all_of_it(): void
+    {
+        $this->begin(['Tamsin']);
+        $tamsin = $this->people['Tamsin'];
+        $dry = fn (): int => $this->inked($this->teacher, '.tile .page-dry');
+        $whole = $this->teacher->until($dry, 'what is there');
+        $seat = $this->teacher->find('.tile')->getAttribute('data-seat');
+        $this->postAs($this->teacher, 'send-out', ['seat' => $seat]);
+        $tamsin->seen('#knock');
+        $this->teacher->until(fn (): bool => $this->teacher->all('.tile') === [], 'the empty place');
+        // Their log is on its way while they draw already.
+        self::holdAnswers($this->teacher, '/log');
+        $this->postAs($this->teacher, 'let-in', ['seats' => [$seat]]);
+        $tamsin->find('#page-frame[data-ready]');
+        $tamsin->draw('.page-paper', [[0.2, 0.8], [0.5, 0.8]]);
+        $fresh = $this->teacher->until($dry, 'the stroke');
+        self::letAnswersGo($this->teacher);
+        $this->teacher->until(fn (): bool => $dry() >= $whole + $fresh, 'what was there before, and the stroke');
+        self::assertSame([], $this->teacher->complaints());
+    }
+
     public function test_a_check_pass_goes_on_when_the_grid_comes_anew(): void
     {
         $this->begin(['Tamsin', 'Wren']);

@@ -254,7 +254,7 @@ abstract class BrowserTestCase extends TestCase
         $n = $page->run(
             <<<'JS'
             let inked = 0;
-            for (const canvas of document.querySelectorAll(arguments[0] + ' canvas')) {
+            for (const canvas of document.querySelectorAll(`:is(${arguments[0]}) canvas, canvas:is(${arguments[0]})`)) {
                 // What is out of sight has no surface.
                 if (canvas.width === 0) continue;
                 const { data } = canvas.getContext('2d').getImageData(0, 0, canvas.width, canvas.height);

@@ -8,7 +8,8 @@ import type { LiveTold } from '../../resources/ts/protocol/desk';
 
 let said: string[] = [];
 let answer: () => void = () => undefined;
-let bus: Bus<{ live: LiveTold }>;
+let bus: Bus<{ live: LiveTold; renamed: null }>;
+let name = '';
 let talk: LiveTalk;
 
 const settle = (): Promise<void> => new Promise((then) => setTimeout(then));
@@ -16,6 +17,7 @@ const bar = (): HTMLElement => document.querySelector('#live-desk')!;
 
 beforeEach(() => {
     said = [];
+    name = 'Wren';
     bus = new Bus();
     document.body.innerHTML = `<div id="live-desk" hidden><p id="live-desk-words"></p><p id="live-desk-time"></p>
         <button id="live-desk-mute"></button><button id="live-desk-end"></button></div>`;
@@ -37,7 +39,7 @@ beforeEach(() => {
         },
         say: (sentence: string) => said.push(sentence),
     };
-    talk = new LiveTalk(desk as unknown as Desk, () => 'Wren');
+    talk = new LiveTalk(desk as unknown as Desk, () => name);
 });
 afterEach(() => vi.unstubAllGlobals());
 
@@ -60,4 +62,17 @@ test('a student who says yes so early is put through', async () => {
     answer();
     await settle();
     assert.equal(document.querySelector('#live-desk-words')!.textContent, 'Putting you through to Wren…');
+});
+
+test('the bar calls the student as the desk does now, and who has left as they were called last', async () => {
+    void talk.ask('wren');
+    await settle();
+    name = 'Seat 4';
+    bus.tell('renamed', null);
+    assert.equal(bar().textContent.trim(), 'Asking Seat 4…');
+    answer();
+    await settle();
+    name = '';
+    bus.tell('live', { id: 't1', is: 'declined' });
+    assert.deepEqual([bar().hidden, said], [true, ['Seat 4 can’t talk right now.']]);
 });

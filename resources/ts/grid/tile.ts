@@ -107,7 +107,7 @@ export class Tile {
     }
 
     /** The seat as it is called now. */
-    rename({ name, n, light, takenBy }: Pick<SeatAnswer, 'name' | 'n' | 'light' | 'takenBy'>): void {
+    rename({ name, light, takenBy }: Pick<SeatAnswer, 'name' | 'light' | 'takenBy'>): void {
         this.seat = { ...this.seat, name, light, takenBy };
         const taken = element('.tile-taken', this.root);
         const teacher = takenBy?.name ?? '';
@@ -116,9 +116,15 @@ export class Tile {
         element('.visually-hidden', taken).textContent = taken.title;
         this.sayMembers();
         element('.tile-light', this.root).hidden = !light;
-        element('.tile-name .name-real', this.root).textContent = name;
-        element('.tile-name .name-seat', this.root).textContent = this.isGroup ? name : fill(this.words.seat, { n });
+        this.nameOn(element('.tile-name', this.root));
         this.sayName();
+    }
+
+    /** Writes its name and its seat number into a place for both; the page shows what stands for students on this desk. */
+    nameOn(place: HTMLElement): void {
+        const { name, n } = this.seat;
+        element('.name-real', place).textContent = name;
+        element('.name-seat', place).textContent = this.isGroup ? name : fill(this.words.seat, { n });
     }
 
     /** The answer boxes on the page, with what the student has in them. */
@@ -385,11 +391,12 @@ export class Tile {
         this.follow([...kept.objects].at(-1)?.page ?? '');
     }
 
-    /** Begins anew with the whole log. */
+    /** Begins anew with the whole log. What came while that was on its way may not stand in it. */
     restart(operations: Operation[]): void {
-        const { page } = this.view;
+        const { page, log } = this.view;
+        const here = [...log.all()];
         this.view.reset();
-        this.view.take(operations);
+        this.view.take([...operations, ...here]);
         this.view.showPage(page);
         this.showPages(this.shown);
     }

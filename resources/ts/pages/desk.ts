@@ -57,7 +57,7 @@ const connection = new Connection(desk, {
 const chosen = new Chosen(desk, grid);
 const watch = new Watch(desk, grid, chosen);
 const closeUp = new CloseUp(desk, (seat) => watch.reasons(seat));
-const compare = new Compare(desk);
+const compare = new Compare(desk, grid);
 const hold = new Hold(desk, grid, () => closeUp.shown);
 new Colleagues(desk, grid);
 new Mine(desk, grid, chosen);

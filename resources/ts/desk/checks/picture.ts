@@ -11,6 +11,7 @@ export class ClassPicture {
     private before: HTMLElement | null = null;
 
     readonly work = 'students';
+    readonly goesOn = true;
 
     constructor(private readonly desk: Desk) {
         const open = (): void => this.open();

@@ -1,6 +1,6 @@
 import { post, postAndLeave, reasonOf } from '../../live/http';
 import { InOrder } from '../../live/inorder';
-import { TalkBar } from '../../live/talkbar';
+import { TalkBar, type TalkState } from '../../live/talkbar';
 import { VoiceLine, type Ways } from '../../live/voiceline';
 import { fill } from '../../page';
 import type { LiveTold } from '../../protocol/desk';
@@ -14,7 +14,11 @@ export class LiveTalk {
     private readonly bar: TalkBar;
     private line: VoiceLine | null = null;
     private microphone: MediaStream | null = null;
-    private talk: { id: string; seat: string; name: string; ways: Ways } | null = null;
+    private talk: { id: string; seat: string; ways: Ways } | null = null;
+    private seat = '';
+    private name = '';
+    /** What the bar says, with the name left open. */
+    private words = '';
     private isAsking = false;
     /** What the student's page said before the server's answer was here: then nobody knew that it was this talk. */
     private early: LiveTold[] = [];
@@ -32,6 +36,7 @@ export class LiveTalk {
             end: () => this.end(''),
         });
         desk.bus.on('live', (told) => void this.hear(told));
+        desk.bus.on('renamed', () => this.bar.state !== 'none' && this.show(this.bar.state, this.words));
         window.addEventListener('pagehide', () => {
             if (this.talk !== null) {
                 postAndLeave(this.address, { seat: this.talk.seat });
@@ -47,8 +52,9 @@ export class LiveTalk {
         }
         this.isAsking = true;
         this.early = [];
-        const name = this.nameOf(seat);
-        this.bar.show('asked', fill(desk.words.live_asking, { name }));
+        this.seat = seat;
+        this.name = '';
+        this.show('asked', desk.words.live_asking);
         try {
             this.microphone = await navigator.mediaDevices.getUserMedia({ audio: true });
         } catch {
@@ -60,8 +66,8 @@ export class LiveTalk {
             const { id, ...ways } = await this.order.do(() =>
                 post<Ways & { id: string }>(`${desk.address}/live-talk`, { seat }),
             );
-            this.talk = { id, seat, name, ways };
-            this.timer = window.setTimeout(() => this.end(fill(desk.words.live_no_answer, { name })), ASKS_MS);
+            this.talk = { id, seat, ways };
+            this.timer = window.setTimeout(() => this.end(this.named(desk.words.live_no_answer)), ASKS_MS);
             if (this.isAsking) {
                 this.early.forEach((told) => void this.hear(told));
             } else {
@@ -84,17 +90,15 @@ export class LiveTalk {
         }
         window.clearTimeout(this.timer);
         if (told.is === 'declined') {
-            this.leave(fill(desk.words.live_declined, { name: talk.name }));
+            this.leave(this.named(desk.words.live_declined));
         } else if (told.is === 'ended') {
-            this.leave(fill(desk.words.live_over, { name: talk.name }));
+            this.leave(this.named(desk.words.live_over));
         } else if (told.is === 'accepted') {
-            this.bar.show('connecting', fill(desk.words.live_connecting, { name: talk.name }));
+            this.show('connecting', desk.words.live_connecting);
             this.timer = window.setTimeout(() => this.end(desk.words.live_lost), ASKS_MS);
         } else if (told.sdp !== undefined && this.microphone !== null && this.line === null) {
             const line = new VoiceLine(talk.ways, this.microphone, (state) =>
-                state === 'on'
-                    ? this.bar.show('on', fill(desk.words.live_on, { name: talk.name }))
-                    : this.end(desk.words.live_lost),
+                state === 'on' ? this.show('on', desk.words.live_on) : this.end(desk.words.live_lost),
             );
             this.line = line;
             try {
@@ -103,6 +107,17 @@ export class LiveTalk {
                 this.end(reasonOf(problem, desk.words));
             }
         }
+    }
+
+    private show(state: TalkState, words: string): void {
+        this.words = words;
+        this.bar.show(state, this.named(words));
+    }
+
+    /** With the student as they are called here now; who is gone, as they were called last. */
+    private named(words: string): string {
+        this.name = this.nameOf(this.seat) || this.name;
+        return fill(words, { name: this.name });
     }
 
     /** @param  said  why; nothing where the teacher ended it */

@@ -81,6 +81,9 @@ export class CloseUp {
         bus.on('check', ({ canvas }) => this.checked(canvas));
         bus.on('states', () => this.freshen());
         bus.on('talk', ({ canvas }) => canvas === this.canvas && this.side.showTalks());
+        for (const what of ['tiles', 'renamed'] as const) {
+            bus.on(what, () => this.tile !== null && this.name(this.tile));
+        }
         bus.on('done', (what) => what === 'phrases' && this.side.showAnswers());
         this.colours = { ...settings.colours };
         this.line = new InkLine({ path: () => this.coached && `/live/coach/${settings.session}/${this.coached}` });
@@ -470,8 +473,7 @@ export class CloseUp {
 
     private name(tile: Tile): void {
         this.player.offer(tile.memberNames);
-        element('#closeup-name .name-real').textContent = tile.seat.name;
-        element('#closeup-name .name-seat').textContent = element('.tile-name .name-seat', tile.root).textContent;
+        tile.nameOn(element('#closeup-name'));
         // A group is not sent out: its members are, each from their own panel.
         this.root.querySelector('[data-do=send-out-one]')?.toggleAttribute('hidden', tile.isGroup);
         for (const link of this.root.querySelectorAll<HTMLAnchorElement>('[data-format]')) {

@@ -1,5 +1,6 @@
 import type { Operation, WetInk } from '../../canvas/model/objects';
 import { View } from '../../canvas/drawing/view';
+import type { Grid } from '../../grid/grid';
 import { showWet, type Tile } from '../../grid/tile';
 import { get } from '../../live/http';
 import { AnswerBoxes } from '../../questions/boxes';
@@ -16,14 +17,16 @@ class Pane {
     private operations: Operation[] = [];
     private at = 0;
     private isLive = true;
+    /** It has its log: what comes before is only kept. */
+    private isBegun = false;
 
     constructor(
-        readonly tile: Tile,
+        public tile: Tile,
         template: HTMLTemplateElement,
         private readonly settings: CanvasContext,
     ) {
         this.root = (template.content.cloneNode(true) as DocumentFragment).firstElementChild as HTMLElement;
-        element('.compare-name', this.root).textContent = tile.nameShown;
+        this.name();
         this.view = new View(element('.page', this.root), settings.assets, settings.stamps);
         new AnswerBoxes(this.view).show(tile.seat.boxes ?? []);
         this.slider = element<HTMLInputElement>('.compare-at', this.root);
@@ -37,17 +40,26 @@ class Pane {
         });
     }
 
+    name(): void {
+        this.tile.nameOn(element('.compare-name', this.root));
+    }
+
     /** Its log from the server, and the moment at which it begins; none for now. */
     async begin(moment?: number): Promise<void> {
-        this.operations = (
-            await get<{ operations: Operation[] }>(`${this.settings.address}/canvas/${this.tile.seat.canvas}/log`)
-        ).operations;
-        this.slider.max = String(this.operations.length);
+        this.add(await this.log());
+        this.isBegun = true;
         this.view.fit();
         this.view.page = this.tile.view.page;
         const all = this.operations.length;
         // A moment that is none would show the same twice.
         this.show(moment === undefined ? all : moment > 0 && moment < all ? moment : Math.floor(all / 2));
+    }
+
+    /** The same canvas, of which the grid has another tile. What was missed meanwhile is asked for. */
+    async goOn(tile: Tile): Promise<void> {
+        this.tile = tile;
+        this.name();
+        this.take(await this.log());
     }
 
     /** What it shows: a page of its canvas after so many operations. */
@@ -64,31 +76,46 @@ class Pane {
     }
 
     take(operations: Operation[]): void {
-        const fresh = operations.filter(
-            ({ canvas, id }) => canvas === this.tile.seat.canvas && !this.operations.some((one) => one.id === id),
-        );
-        if (fresh.length === 0) {
+        const shown = this.operations[this.at - 1];
+        if (!this.add(operations) || !this.isBegun) {
             return;
         }
-        this.operations.push(...fresh);
-        this.operations.sort((a, b) => present(a.n) - present(b.n));
-        this.slider.max = String(this.operations.length);
+        // What was missed lies before what is shown.
+        const isAnew = this.operations[this.at - 1] !== shown;
         if (this.isLive) {
-            this.show(this.operations.length);
+            this.show(this.operations.length, isAnew);
+        } else if (isAnew) {
+            this.show(this.operations.indexOf(present(shown)) + 1, true);
         } else {
             this.say();
         }
     }
 
     wet(message: WetInk): void {
-        if (this.isLive && message.at === undefined) {
+        if (this.isBegun && this.isLive && message.at === undefined) {
             showWet(this.view, message);
         }
     }
 
-    private show(at: number): void {
+    /** Answers whether something was new. */
+    private add(operations: Operation[]): boolean {
+        const fresh = operations.filter(
+            ({ canvas, id }) => canvas === this.tile.seat.canvas && !this.operations.some((one) => one.id === id),
+        );
+        this.operations.push(...fresh);
+        this.operations.sort((a, b) => present(a.n) - present(b.n));
+        this.slider.max = String(this.operations.length);
+        return fresh.length > 0;
+    }
+
+    private async log(): Promise<Operation[]> {
+        const { address } = this.settings;
+        return (await get<{ operations: Operation[] }>(`${address}/canvas/${this.tile.seat.canvas}/log`)).operations;
+    }
+
+    private show(at: number, isAnew = at < this.at): void {
         const { page } = this.view;
-        if (at < this.at) {
+        if (isAnew) {
             this.view.reset();
             this.view.take(this.operations.slice(0, at));
         } else {
@@ -136,12 +163,20 @@ export class Compare {
     private panes: Pane[] = [];
     private before: HTMLElement | null = null;
     readonly work = 'students';
+    readonly goesOn = true;
 
-    constructor(private readonly desk: Desk) {
+    constructor(
+        private readonly desk: Desk,
+        private readonly grid: Grid,
+    ) {
         desk.bus.on('work', (operations) => this.panes.forEach((pane) => pane.take(operations)));
         desk.bus.on('wet', ({ seat, ink }) =>
             this.panes.forEach((pane) => pane.tile.seat.id === seat && pane.wet(ink)),
         );
+        for (const what of ['tiles', 'renamed'] as const) {
+            desk.bus.on(what, () => this.panes.forEach((pane) => pane.name()));
+        }
+        desk.bus.on('filled', () => this.goOn());
         desk.actions.add({
             'show-compare': () => void desk.run(`${desk.address}/moments`, { items: this.moments }),
         });
@@ -180,6 +215,22 @@ export class Compare {
         this.panes = [];
         element('.compare-panes', this.root).replaceChildren();
         this.before?.focus();
+    }
+
+    /** The grid has other tiles by now: canvases that can still be looked at stay beside each other. */
+    private goOn(): void {
+        if (!this.isOpen) {
+            return;
+        }
+        const tiles = this.panes.map(({ tile: { seat } }) => {
+            const tile = this.grid.ofSeat(seat.id);
+            return tile?.seat.canvas === seat.canvas ? tile : undefined;
+        });
+        if (this.desk.store.now.isCovered || tiles.includes(undefined)) {
+            this.close();
+            return;
+        }
+        this.panes.forEach((pane, i) => void this.desk.tell(pane.goOn(present(tiles[i]))));
     }
 
     /** As they stand beside each other now. */

@@ -1,5 +1,5 @@
 import type { Grid } from '../../grid/grid';
-import { element, fill } from '../../page';
+import { element } from '../../page';
 import type { Desk } from '../shell/desk';
 
 /** In the close-up all the others, in the grid's order: a press jumps to one of them. */
@@ -9,7 +9,7 @@ export class Strip {
     private listed = '';
 
     constructor(
-        private readonly desk: Desk,
+        desk: Desk,
         private readonly grid: Grid,
     ) {
         desk.bus.on('closeUp', (seat) => {
@@ -33,19 +33,15 @@ export class Strip {
                 '#closeup-strip button',
             );
             this.root.replaceChildren(
-                ...tiles.map(({ seat, level }) => {
+                ...tiles.map((tile) => {
+                    const { seat, level } = tile;
                     const button = Object.assign(document.createElement('button'), { type: 'button' });
                     Object.assign(button.dataset, { do: 'open-seat', seat: seat.id, level: String(level ?? '') });
-                    const name = Object.assign(document.createElement('span'), {
-                        className: 'name-real',
-                        dir: 'auto',
-                        textContent: seat.name,
-                    });
-                    const number = Object.assign(document.createElement('span'), {
-                        className: 'name-seat',
-                        textContent: fill(this.desk.words.seat, { n: seat.n }),
-                    });
-                    button.append(name, number);
+                    button.append(
+                        Object.assign(document.createElement('span'), { className: 'name-real', dir: 'auto' }),
+                        Object.assign(document.createElement('span'), { className: 'name-seat' }),
+                    );
+                    tile.nameOn(button);
                     return button;
                 }),
             );

@@ -12,7 +12,7 @@
     <div class="compare-panes"></div>
     <template id="compare-template">
         <figure class="compare-pane">
-            <figcaption class="compare-name" dir="auto"></figcaption>
+            <figcaption class="compare-name"><span class="name-real" dir="auto"></span><span class="name-seat"></span></figcaption>
             <div class="compare-frame"><div class="page"></div></div>
             <div class="compare-bar">
                 <input class="compare-at" type="range" min="0" step="1" aria-label="{{ __('Moment') }}">

@@ -69,6 +69,35 @@ final class DeskTest extends BrowserTestCase
         self::assertSame([], $this->teacher->complaints());
     }
 
+    public function test_a_prompts_lead_canvas_is_drawn_on_when_it_is_there(): void
+    {
+        $this->begin(['Tamsin']);
+        $stroke = [[0.3, 0.4], [0.5, 0.5], [0.6, 0.4]];
+        $drawn = fn (): int => (int) $this->sql(
+            "select count(distinct canvas_id) from operations where kind = 'add' and layer = 'lead'
+                and live_session_id = (select id from live_sessions order by rowid desc limit 1)",
+        );
+        $this->teacher->press('f')->find('#lead [data-ready]');
+        $this->teacher->draw('#page-frame', $stroke)->until(fn (): bool => $drawn() === 1, 'a stroke');
+        $this->teacher->press('f')->click('#add-prompt-button')->type('#add-words', 'Brace it.')->click('#add-prompt .btn-go');
+        $this->teacher->waitForText('#rail', 'Brace it.')->click('#rail-2')->find('#grid[data-ready]');
+        // What is asked for and given up comes late, and is not taken; nor is the canvas before drawn on meanwhile.
+        self::holdAnswers($this->teacher, '/lead');
+        $this->teacher->press('f')->find('#lead[inert]');
+        $this->teacher->press('f')->click('#rail-1')->find('#rail-1[aria-pressed=true]');
+        $this->teacher->press('f')->find('#lead:not([inert]):not([hidden])');
+        self::letAnswersGo($this->teacher);
+        self::assertGreaterThan(0, $this->inked($this->teacher, '#lead .page-frame'), 'the first prompt\'s');
+        $this->teacher->press('f')->click('#rail-2')->find('#rail-2[aria-pressed=true]');
+        $this->teacher->press('f')->find('#lead[inert]');
+        $this->teacher->draw('#page-frame', $stroke);
+        self::letAnswersGo($this->teacher);
+        $this->teacher->find('#lead:not([inert]) [data-ready]');
+        self::assertSame(0, $this->inked($this->teacher, '#lead .page-frame'), 'nothing on the second yet');
+        $this->teacher->draw('#page-frame', $stroke)->until(fn (): bool => $drawn() === 2, 'a stroke on the second');
+        self::assertSame([], $this->teacher->complaints());
+    }
+
     public function test_a_canvas_that_is_open_stays_open_when_the_others_are_asked_for_anew(): void
     {
         $this->begin(['Tamsin']);
@@ -532,6 +561,31 @@ final class DeskTest extends BrowserTestCase
                 and live_session_id = (select id from live_sessions order by rowid desc limit 1)",
         ), true);
         self::assertCount(2, $given, 'the work, and what was drawn over it');
+        self::assertSame([], $this->teacher->complaints());
+    }
+
+    public function test_of_two_works_pressed_fast_the_later_one_is_talked_about(): void
+    {
+        $this->begin(['Tamsin', 'Wren']);
+        $this->teacher->run('document.querySelectorAll(".tile-name").forEach((one) => one.click())');
+        $this->teacher->press('s')->waitForText('#show-these', 'these 2')->press(self::ENTER);
+        $this->teacher->waitForText('.show-now', 'Chosen work')->press('s')->press('u');
+        $first = $this->teacher->find('#talking [data-ready]')->getAttribute('data-ready');
+        self::holdAnswers($this->teacher, '/over');
+        $this->teacher->click('#talking-which [data-n="2"]')->click('#talking-which [data-n="1"]');
+        $this->teacher->until(
+            fn (): bool => $this->teacher->run('return window.heldAnswers.length') === 2,
+            'both to be asked for',
+        );
+        // What was asked for last has its answer first.
+        $this->teacher->run('window.heldAnswers.pop()()');
+        self::letAnswersGo($this->teacher);
+        $this->teacher->draw('#talking .page-paper', [[0.3, 0.6], [0.6, 0.7], [0.8, 0.6]]);
+        $drawn = "select canvas_id from operations where layer = 'lead' and kind = 'add'
+            and live_session_id = (select id from live_sessions order by rowid desc limit 1)";
+        $this->teacher->until(fn (): bool => is_string($this->sql($drawn)), 'what is drawn over it');
+        self::assertSame($first, $this->sql($drawn));
+        self::assertSame('1', $this->teacher->find('#talking-which [aria-pressed=true]')->getAttribute('data-n'));
         self::assertSame([], $this->teacher->complaints());
     }
 

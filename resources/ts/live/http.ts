@@ -66,6 +66,35 @@ async function ask<T>(
 }
 
 export const get = <T>(address: string): Promise<T> => ask<T>('GET', address);
+/** Where there was no answer it is asked again after so long. */
+const AGAIN_MS = 2000;
+
+/**
+ * Asks until there is an answer. Resolves to null where it is not wanted any more; what the server refuses is thrown.
+ *
+ * @param  failed  there was no answer, once more
+ */
+export async function getWhile<T>(
+    address: string,
+    isWanted: () => boolean,
+    failed: () => void = () => undefined,
+): Promise<T | null> {
+    while (isWanted()) {
+        try {
+            const answer = await get<T>(address);
+            return isWanted() ? answer : null;
+        } catch (problem) {
+            if (problem instanceof HttpProblem && problem.status >= 400 && problem.status < 500) {
+                throw problem;
+            }
+            if (isWanted()) {
+                failed();
+            }
+            await new Promise((again) => window.setTimeout(again, AGAIN_MS));
+        }
+    }
+    return null;
+}
 export const post = <T>(address: string, body: unknown): Promise<T> => ask<T>('POST', address, JSON.stringify(body));
 /** Goes out even though the page goes away; nobody waits for an answer. */
 export const postAndLeave = (address: string, body: unknown): void => {

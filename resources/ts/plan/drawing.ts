@@ -5,13 +5,10 @@ import { mountBench } from '../bench/mount';
 import type { Tray } from '../bench/tray';
 import type { Backdrop, Operation } from '../canvas/model/objects';
 import type { Workbench } from '../canvas/workbench';
-import { get, HttpProblem } from '../live/http';
+import { get, getWhile } from '../live/http';
 import { Outbox } from '../live/outbox';
 import { element } from '../page';
 import { present } from '../present';
-
-/** Where there is no answer it is asked again after so long. */
-const AGAIN_MS = 2000;
 
 interface Settings {
     plan: string;
@@ -108,7 +105,11 @@ export class Drawing {
         this.loading = prompt;
         place.inert = true;
         delete this.bench.surface.dataset.ready;
-        const answer = await this.ask(prompt);
+        const answer = await getWhile<CanvasAnswer>(
+            `${this.settings.address}/prompt/${prompt}/canvas`,
+            () => this.loading === prompt,
+            () => this.settings.say(this.settings.words.unreachable),
+        );
         if (answer === null) {
             return;
         }
@@ -119,23 +120,6 @@ export class Drawing {
         this.bench.surface.dataset.ready = answer.canvas;
         place.inert = false;
         this.settings.changed();
-    }
-
-    /** Resolves to null where another prompt was opened meanwhile. */
-    private async ask(prompt: string): Promise<CanvasAnswer | null> {
-        while (this.loading === prompt) {
-            try {
-                const answer = await get<CanvasAnswer>(`${this.settings.address}/prompt/${prompt}/canvas`);
-                return this.loading === prompt ? answer : null;
-            } catch (problem) {
-                if (problem instanceof HttpProblem && problem.status >= 400 && problem.status < 500) {
-                    throw problem;
-                }
-                this.settings.say(this.settings.words.unreachable);
-                await new Promise((again) => window.setTimeout(again, AGAIN_MS));
-            }
-        }
-        return null;
     }
 
     /** What others drew on it meanwhile. */

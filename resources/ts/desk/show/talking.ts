@@ -37,6 +37,7 @@ export class Talking {
     private lookTimer = 0;
     private looked = 'null';
     private asked = 0;
+    private taking = 0;
     private readonly order = new InOrder();
 
     readonly work = 'students';
@@ -164,7 +165,11 @@ export class Talking {
         if (item === undefined || bench === null) {
             return;
         }
+        const mine = ++this.taking;
         const answer = await get<OpenedCanvas>(this.addressOf('over')).catch(() => null);
+        if (mine !== this.taking) {
+            return;
+        }
         if (answer === null) {
             this.settings.say(this.settings.words.unreachable);
             return;

@@ -1,7 +1,7 @@
 import type { Operation, WetInk } from '../../canvas/model/objects';
 import { Grid } from '../../grid/grid';
 import type { Tile } from '../../grid/tile';
-import { get, HttpProblem } from '../../live/http';
+import { get, getWhile } from '../../live/http';
 import { element } from '../../page';
 import type { CanvasesAnswer, DeskEvents, WatchAnswer } from '../../protocol/desk';
 import type { Connection } from '../shell/connection';
@@ -15,8 +15,6 @@ const TOLD_STATES_MS = 15_000;
 const TOLD_LATELY_MS = 12_000;
 /** How often it is looked whether somebody has fallen silent. */
 const SILENCE_MS = 1000;
-/** After so long the server is asked again for canvases that it did not send. */
-const AGAIN_MS = 1500;
 
 /** The canvases of the prompt that the teacher looks at: asked for, kept current, and what the server knows of them. */
 export class Canvases {
@@ -96,8 +94,7 @@ export class Canvases {
         // What is told of itself is told where a desk has said that it looks.
         this.toldAt = -Infinity;
         const answer = await this.ask(prompt);
-        if (answer === null || desk.store.now.looking !== prompt) {
-            // Another was pressed meanwhile, and is what comes.
+        if (answer === null) {
             return;
         }
         this.isShared = answer.shared;
@@ -155,17 +152,17 @@ export class Canvases {
         });
     }
 
+    /** Resolves to null where another was pressed meanwhile, and is what comes. */
     private async ask(prompt: string): Promise<CanvasesAnswer | null> {
-        for (;;) {
-            try {
-                return await get<CanvasesAnswer>(`${this.desk.address}/prompt/${prompt}/canvases`);
-            } catch (problem) {
-                if (problem instanceof HttpProblem && problem.status >= 400 && problem.status < 500) {
-                    location.reload();
-                    return null;
-                }
-                await new Promise((again) => window.setTimeout(again, AGAIN_MS));
-            }
+        const { address, store } = this.desk;
+        try {
+            return await getWhile<CanvasesAnswer>(
+                `${address}/prompt/${prompt}/canvases`,
+                () => store.now.looking === prompt,
+            );
+        } catch {
+            location.reload();
+            return null;
         }
     }
 

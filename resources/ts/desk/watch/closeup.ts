@@ -251,15 +251,19 @@ export class CloseUp {
     /** What was said about this canvas, with the drawing. */
     playTalk(talk: string): void {
         if (this.tile !== null) {
-            void this.use('look')
-                .then(() => this.player.openSpoken(this.addressOf(`talk/${talk}`)))
-                .catch(() => this.settings.say(this.settings.words.unreachable));
+            void this.play(() => this.player.openSpoken(this.addressOf(`talk/${talk}`)));
         }
+    }
+
+    /** What is played lies over the page: the pen is put down first. */
+    private async play(open: () => Promise<void>): Promise<void> {
+        await this.use('look');
+        await open().catch(() => this.settings.say(this.settings.words.unreachable));
     }
 
     replay(): void {
         if (this.tile !== null) {
-            void this.use('look').then(() => this.player.open(this.addressOf('replay')));
+            void this.play(() => this.player.open(this.addressOf('replay')));
         }
     }
 
@@ -271,7 +275,7 @@ export class CloseUp {
         } else if (looked === 0) {
             this.settings.say(this.settings.words.never_looked);
         } else {
-            void this.use('look').then(() => this.player.open(this.addressOf('replay'), looked));
+            void this.play(() => this.player.open(this.addressOf('replay'), looked));
             this.settings.say(this.settings.words.as_looked);
         }
     }

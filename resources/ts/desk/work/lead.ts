@@ -4,7 +4,7 @@ import { mountWindow } from '../../bench/window';
 import type { Tray } from '../../bench/tray';
 import type { Operation } from '../../canvas/model/objects';
 import type { Workbench } from '../../canvas/workbench';
-import { get, reasonOf } from '../../live/http';
+import { getWhile, reasonOf } from '../../live/http';
 import type { Outbox } from '../../live/outbox';
 import { WetSender } from '../../live/wet';
 import { element, fill } from '../../page';
@@ -22,6 +22,8 @@ export class Lead {
     private outbox: Outbox | null = null;
     private begun: Promise<void> | null = null;
     private prompt = '';
+    /** How often it was opened: what an earlier opening asked for is not wanted any more. */
+    private asked = 0;
     private seen: Room['lead'] = { shown: null, ink: null, from: 0 };
     private readonly wet: WetSender;
     private readonly inkOff: HTMLDialogElement;
@@ -146,9 +148,7 @@ export class Lead {
         document.body.classList.add('shows-lead');
         // Once, however fast it is opened, shut and opened again.
         await (this.begun ??= this.begin());
-        if (this.prompt !== prompt) {
-            await this.load(prompt);
-        }
+        await this.load(prompt);
         present(this.bench).view.fit();
         present(this.bench).surface.focus();
     }
@@ -189,14 +189,30 @@ export class Lead {
         }
     }
 
+    /** Until it is here nothing is drawn or shown: that would be the canvas before it. */
     private async load(prompt: string): Promise<void> {
-        const answer = await get<OpenedCanvas>(`${this.settings.address}/prompt/${prompt}/lead`);
+        const { address, say, words } = this.settings;
+        const mine = ++this.asked;
+        const isWanted = (): boolean => mine === this.asked && this.isOpen;
+        this.root.inert = this.prompt !== prompt;
+        if (!this.root.inert) {
+            return;
+        }
+        const frame = present(this.root.querySelector<HTMLElement>('.page-frame'));
+        delete frame.dataset.ready;
+        const answer = await getWhile<OpenedCanvas>(`${address}/prompt/${prompt}/lead`, isWanted, () =>
+            say(words.unreachable),
+        );
+        if (answer === null) {
+            return;
+        }
+        this.root.inert = false;
         this.prompt = prompt;
         present(this.bench).begin(answer, present(this.outbox).waitingFor(answer.canvas));
         present(this.tray).allow(answer.tray.tools);
         this.showSeen(this.seen);
         this.showTalks();
-        present(this.root.querySelector<HTMLElement>('.page-frame')).dataset.ready = answer.canvas;
+        frame.dataset.ready = answer.canvas;
     }
 
     private askForPieces(): void {

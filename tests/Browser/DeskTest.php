@@ -16,6 +16,8 @@ final class DeskTest extends BrowserTestCase
 
     private const ENTER = "\u{E006}";
 
+    private const RIGHT = "\u{E014}";
+
     /** What lies over the grid, by its key. */
     private const PANELS = ['s', 'a', 'h', 'y', 't', 'd', 'e', 'i', '?'];
 
@@ -586,6 +588,31 @@ final class DeskTest extends BrowserTestCase
         $this->teacher->until(fn (): bool => is_string($this->sql($drawn)), 'what is drawn over it');
         self::assertSame($first, $this->sql($drawn));
         self::assertSame('1', $this->teacher->find('#talking-which [aria-pressed=true]')->getAttribute('data-n'));
+        self::assertSame([], $this->teacher->complaints());
+    }
+
+    public function test_a_replay_that_comes_late_does_not_lie_over_the_next_student(): void
+    {
+        $this->begin(['Tamsin', 'Wren']);
+        self::closeUp($this->teacher, 'Tamsin');
+        self::holdAnswers($this->teacher, '/replay');
+        $this->teacher->press('r');
+        $held = fn (int $n): bool => $this->teacher->run('return window.heldAnswers.length') === $n;
+        $this->teacher->until(fn (): bool => $held(1), 'the replay to be asked for');
+        $this->teacher->press(self::RIGHT)->waitForText('#closeup-name', 'Wren');
+        self::letAnswersGo($this->teacher);
+        $before = $this->inked($this->teacher, '#closeup-page-frame');
+        $this->people['Wren']->draw('.page-paper', [[0.2, 0.7], [0.6, 0.8]]);
+        $this->teacher->until(fn (): bool => $this->inked($this->teacher, '#closeup-page-frame') > $before, 'their ink');
+        self::assertFalse($this->teacher->find('#player')->isDisplayed());
+        // Pressed twice it plays once, and Escape ends what is still on its way.
+        $this->teacher->press('r')->press('r');
+        $this->teacher->until(fn (): bool => $held(2), 'both to be asked for');
+        self::letAnswersGo($this->teacher);
+        $this->teacher->seen('#player');
+        $this->teacher->press(self::ESCAPE);
+        self::assertFalse($this->teacher->find('#player')->isDisplayed());
+        self::assertTrue($this->teacher->find('#closeup')->isDisplayed());
         self::assertSame([], $this->teacher->complaints());
     }
 

@@ -28,6 +28,8 @@ export class Player {
         operations: [],
     };
     private address = '';
+    /** How often something was to be played, or no longer: what comes for an earlier wish is dropped. */
+    private asked = 0;
     private at = 0;
     private film: Film | null = null;
     private frame = 0;
@@ -91,15 +93,20 @@ export class Player {
 
     /** Plays a voice, and the drawing as it grew while it spoke. */
     async openSpoken(address: string): Promise<void> {
+        const mine = ++this.asked;
         const [replay, spoken] = await Promise.all([
             get<ReplayAnswer>(`${address}/replay`),
             fetch(`${address}.webm`).then((answer) => (answer.ok ? answer.blob() : Promise.reject(new Error()))),
         ]);
+        const pauses = await pausesOf(spoken, replay);
+        if (mine !== this.asked) {
+            return;
+        }
         this.silence();
         this.sound = replay.filmed ? document.createElement('video') : new Audio();
         this.sound.src = URL.createObjectURL(spoken);
         this.sound.className = 'player-camera';
-        this.pauses = await pausesOf(spoken, replay);
+        this.pauses = pauses;
         this.speed.value = '1';
         this.begin(replay);
         if (replay.filmed) {
@@ -112,8 +119,12 @@ export class Player {
 
     /** Plays from the first stroke, or stands still where so many operations were finished. */
     async open(address: string, finished?: number): Promise<void> {
+        const mine = ++this.asked;
         this.address = address;
         const replay = await get<ReplayAnswer>(`${address}?author=${finished === undefined ? this.own.value : 'all'}`);
+        if (mine !== this.asked) {
+            return;
+        }
         this.silence();
         this.begin(replay);
         if (finished === undefined) {
@@ -163,6 +174,7 @@ export class Player {
     }
 
     close(): void {
+        this.asked++;
         if (!this.root.hidden) {
             this.pause();
             this.silence();

@@ -55,8 +55,9 @@ async function refresh(): Promise<void> {
     const mine = ++asked;
     try {
         const response = await fetch(`${page.address}/shown`);
+        const written = await response.text();
         if (response.ok && mine === asked) {
-            Idiomorph.morph(shown, await response.text(), {
+            Idiomorph.morph(shown, written, {
                 morphStyle: 'innerHTML',
                 callbacks: { beforeNodeMorphed: keepFrames },
             });

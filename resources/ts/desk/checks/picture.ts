@@ -9,6 +9,8 @@ export class ClassPicture {
     private readonly root = element('#picture');
     private readonly made = element('#groups-made');
     private before: HTMLElement | null = null;
+    /** How often groups were asked for: those of an earlier wish are not taken. */
+    private proposed = 0;
 
     readonly work = 'students';
     readonly goesOn = true;
@@ -83,6 +85,7 @@ export class ClassPicture {
 
     private async propose(form: HTMLFormElement): Promise<void> {
         const asked = new URLSearchParams([...new FormData(form)].map(([name, value]) => [name, String(value)]));
+        const mine = ++this.proposed;
         const problem = element('#groups-problem');
         problem.textContent = '';
         try {
@@ -93,7 +96,10 @@ export class ClassPicture {
                 const told = (await answer.json().catch(() => ({}))) as { message?: string };
                 throw new HttpProblem(answer.status, told.message ?? this.desk.words.unreachable);
             }
-            this.made.innerHTML = await answer.text();
+            const groups = await answer.text();
+            if (mine === this.proposed) {
+                this.made.innerHTML = groups;
+            }
         } catch (found) {
             problem.textContent = found instanceof HttpProblem ? found.message : this.desk.words.unreachable;
         }

@@ -12,6 +12,8 @@ export class PickWindow {
     private seat = '';
     /** Among whom it is drawn; null for everybody. */
     private among: string[] | null = null;
+    /** A key pressed twice draws one. */
+    private isDrawing = false;
     private readonly window: HTMLDialogElement;
 
     constructor(
@@ -30,6 +32,10 @@ export class PickWindow {
     }
 
     private async draw(among: string[] | null): Promise<void> {
+        if (this.isDrawing) {
+            return;
+        }
+        this.isDrawing = true;
         this.among = among;
         try {
             const told = await post<{ pick: number; seat: string; among: number }>(`${this.desk.address}/pick`, {
@@ -39,6 +45,7 @@ export class PickWindow {
         } catch (problem) {
             this.desk.problem(problem);
         }
+        this.isDrawing = false;
     }
 
     /** Another desk has drawn, or taken it back. */

@@ -616,6 +616,22 @@ final class DeskTest extends BrowserTestCase
         self::assertSame([], $this->teacher->complaints());
     }
 
+    public function test_what_was_written_to_one_student_does_not_come_late_under_anothers_name(): void
+    {
+        $this->begin(['Tamsin', 'Wren']);
+        self::holdAnswers($this->teacher, '/student/');
+        $this->teacher->press('d')->click('.seat-list li:nth-child(1) .seat-line');
+        $isHeld = fn (): bool => $this->teacher->run('return window.heldAnswers.length') === 1;
+        $this->teacher->until($isHeld, 'the first to be asked for');
+        $this->teacher->press('d')->click('.seat-list li:nth-child(2) .seat-line');
+        self::letAnswersGo($this->teacher);
+        $this->teacher->until($isHeld, 'the second to be asked for');
+        self::assertCount(0, $this->teacher->all('#talk-body > *'));
+        self::letAnswersGo($this->teacher);
+        $this->teacher->waitForText('#talk-body', 'Wren');
+        self::assertSame([], $this->teacher->complaints());
+    }
+
     public function test_work_is_before_the_class_with_two_keys_and_taken_down_with_one_tap(): void
     {
         $this->begin(['Tamsin', 'Wren']);

@@ -342,6 +342,18 @@ abstract class BrowserTestCase extends TestCase
                 }
                 return answer;
             };
+            const { open, send } = XMLHttpRequest.prototype;
+            XMLHttpRequest.prototype.open = function (method, address, ...more) {
+                this.isHeld = String(address).includes(to);
+                open.call(this, method, address, ...more);
+            };
+            XMLHttpRequest.prototype.send = function (body) {
+                const { onload } = this;
+                if (this.isHeld && onload !== null) {
+                    this.onload = (event) => window.heldAnswers.push(() => onload.call(this, event));
+                }
+                send.call(this, body);
+            };
             JS
             ,
             $to,

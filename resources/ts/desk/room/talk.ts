@@ -1,6 +1,5 @@
-import { element } from '../../page';
 import type { Desk } from '../shell/desk';
-import { freshen } from '../shell/freshen';
+import { clear, freshen } from '../shell/freshen';
 import type { CloseUp } from '../watch/closeup';
 
 /** One student in the drawer: what was written, and what can be done. */
@@ -29,7 +28,7 @@ export class Talk {
         const { address, drawer, store } = this.desk;
         // What was being typed to one student is never left standing under another's name.
         if (store.now.talked !== seat) {
-            element('#talk-body').replaceChildren();
+            clear('#talk-body');
         }
         store.put({ talked: seat });
         if (drawer.panel !== 'talk') {

@@ -1,4 +1,4 @@
-import { freshen } from '../shell/freshen';
+import { clear, freshen } from '../shell/freshen';
 import { element } from '../../page';
 import { present } from '../../present';
 
@@ -16,12 +16,6 @@ export class CloseUpSide {
         /** Where something about the canvas is; nothing while none is open. */
         private readonly addressOf: (what: string) => string | null,
     ) {
-        // What a reader proposes is asked for when it is opened.
-        // What was on its way when another canvas came is about the one before.
-        this.answers.addEventListener('htmx:beforeSwap', (event) => {
-            const { detail } = event as CustomEvent<{ shouldSwap: boolean; requestConfig: { path: string } }>;
-            detail.shouldSwap &&= detail.requestConfig.path === this.addressOf('answers');
-        });
         this.answers.addEventListener('keydown', (event) => {
             const isNote = event.target === this.note && !event.isComposing;
             if (isNote && (event.key === 'Escape' || (event.key === 'Enter' && !event.shiftKey))) {
@@ -31,15 +25,14 @@ export class CloseUpSide {
                 element('#closeup-name').focus();
             }
         });
+        // What a reader proposes is asked for when it is opened.
         this.reader.addEventListener('toggle', () => this.showReading());
     }
 
     /** Another canvas: nothing of the one before stays. */
     begin(): void {
-        this.answers.replaceChildren();
-        element('#closeup-reading').replaceChildren();
+        ['#closeup-answers', '#closeup-reading', '#closeup-talks'].forEach(clear);
         this.showAnswers();
-        element('#closeup-talks').replaceChildren();
         this.showTalks();
         this.showReading();
     }

@@ -159,15 +159,13 @@ final class DeskTest extends BrowserTestCase
         $this->begin(['Tamsin', 'Wren']);
         $this->teacher->click('.tile:nth-child(1) .tile-name')->click('.tile:nth-child(2) .tile-name');
         $this->teacher->waitForText('#chosen-count', '2 chosen');
-        $before = $this->inked($this->teacher, '.tile:nth-child(1)');
+        $dry = fn (): int => $this->inked($this->teacher, '.tile:nth-child(1) .page-dry');
+        $before = $dry();
         // A stroke that comes while the log is on its way is no more of it than the others.
         self::holdAnswers($this->teacher, '/log');
         $this->teacher->press('v');
         $this->people['Tamsin']->draw('.page-paper', [[0.2, 0.7], [0.6, 0.8]]);
-        $this->teacher->until(
-            fn (): bool => $this->inked($this->teacher, '.tile:nth-child(1)') > $before,
-            'the stroke on the tile',
-        );
+        $this->teacher->until(fn (): bool => $dry() > $before, 'the stroke on the tile');
         self::letAnswersGo($this->teacher);
         $this->teacher->find('#compare[data-ready]');
         $all = $this->atStep(2);

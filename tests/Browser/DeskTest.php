@@ -85,16 +85,20 @@ final class DeskTest extends BrowserTestCase
         $this->teacher->waitForText('#rail', 'Brace it.')->click('#rail-2')->find('#grid[data-ready]');
         // What is asked for and given up comes late, and is not taken; nor is the canvas before drawn on meanwhile.
         self::holdAnswers($this->teacher, '/lead');
-        $this->teacher->press('f')->find('#lead[inert]');
+        $this->teacher->press('f')->find('#lead[aria-busy=true]');
         $this->teacher->press('f')->click('#rail-1')->find('#rail-1[aria-pressed=true]');
-        $this->teacher->press('f')->find('#lead:not([inert]):not([hidden])');
+        $this->teacher->press('f')->find('#lead[aria-busy=false]:not([hidden])');
         self::letAnswersGo($this->teacher);
         self::assertGreaterThan(0, $this->inked($this->teacher, '#lead .page-frame'), 'the first prompt\'s');
         $this->teacher->press('f')->click('#rail-2')->find('#rail-2[aria-pressed=true]');
-        $this->teacher->press('f')->find('#lead[inert]');
+        $this->teacher->press('f')->find('#lead[aria-busy=true]');
         $this->teacher->draw('#page-frame', $stroke);
+        self::assertSame('lead', $this->teacher->run(<<<'JS'
+            const { left, top, width, height } = document.querySelector('.tile-open').getBoundingClientRect();
+            return document.elementFromPoint(left + width / 2, top + height / 2).closest('#lead, .tile').id;
+            JS), 'no press goes through to a tile');
         self::letAnswersGo($this->teacher);
-        $this->teacher->find('#lead:not([inert]) [data-ready]');
+        $this->teacher->find('#lead[aria-busy=false] [data-ready]');
         self::assertSame(0, $this->inked($this->teacher, '#lead .page-frame'), 'nothing on the second yet');
         $this->teacher->draw('#page-frame', $stroke)->until(fn (): bool => $drawn() === 2, 'a stroke on the second');
         self::assertSame([], $this->teacher->complaints());

@@ -194,8 +194,8 @@ export class Lead {
         const { address, say, words } = this.settings;
         const mine = ++this.asked;
         const isWanted = (): boolean => mine === this.asked && this.isOpen;
-        this.root.inert = this.prompt !== prompt;
-        if (!this.root.inert) {
+        this.wait(this.prompt !== prompt);
+        if (this.prompt === prompt) {
             return;
         }
         const frame = present(this.root.querySelector<HTMLElement>('.page-frame'));
@@ -206,13 +206,21 @@ export class Lead {
         if (answer === null) {
             return;
         }
-        this.root.inert = false;
+        this.wait(false);
         this.prompt = prompt;
         present(this.bench).begin(answer, present(this.outbox).waitingFor(answer.canvas));
         present(this.tray).allow(answer.tray.tools);
         this.showSeen(this.seen);
         this.showTalks();
         frame.dataset.ready = answer.canvas;
+    }
+
+    /** What is in it does nothing meanwhile. It stays before the grid itself, so that no press goes through to a tile. */
+    private wait(isWaiting: boolean): void {
+        this.root.ariaBusy = String(isWaiting);
+        for (const part of this.root.children) {
+            (part as HTMLElement).inert = isWaiting;
+        }
     }
 
     private askForPieces(): void {

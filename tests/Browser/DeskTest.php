@@ -618,6 +618,32 @@ final class DeskTest extends BrowserTestCase
         self::assertSame([], $this->teacher->complaints());
     }
 
+    public function test_what_is_opened_or_written_while_an_answer_is_on_its_way_stays(): void
+    {
+        $this->begin(['Tamsin']);
+        $open = fn (): mixed => $this->teacher->run('return document.querySelector("#drawer:not([hidden])")?.dataset.panel');
+        self::holdAnswers($this->teacher, 'hand-out');
+        // Handed out, and the panel open again with the next words before the answer is here.
+        $this->teacher->press('h')->type('#handout-words', 'Brace it.')->click('#handout .btn-go');
+        $this->people['Tamsin']->waitForText('#prompt-line', 'Brace it.');
+        $this->teacher->press(self::ESCAPE)->press('h')->type('#handout-words', 'Now load it.');
+        self::letAnswersGo($this->teacher);
+        // The next can be handed out once the one before has its answer.
+        $next = fn (): bool => $this->teacher->run(
+            'document.querySelector("#handout .btn-go").click(); return window.heldAnswers.length > 0',
+        ) === true;
+        $this->teacher->until($next, 'the next to be handed out');
+        self::assertSame('handout', $open());
+        $this->people['Tamsin']->waitForText('#prompt-line', 'Now load it.');
+        // Another panel open meanwhile.
+        $this->teacher->run('document.activeElement.blur()');
+        $this->teacher->press('d');
+        self::letAnswersGo($this->teacher);
+        $this->teacher->until($next, 'the answer to be taken');
+        self::assertSame('door', $open());
+        self::assertSame([], $this->teacher->complaints());
+    }
+
     public function test_what_was_written_to_one_student_does_not_come_late_under_anothers_name(): void
     {
         $this->begin(['Tamsin', 'Wren']);

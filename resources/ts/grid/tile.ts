@@ -120,7 +120,7 @@ export class Tile {
         this.sayName();
     }
 
-    /** Writes its name and its seat number into a place for both; the page shows what stands for students on this desk. */
+    /** Writes its name and its seat number into a place for both: the page shows the one that the desk goes by. */
     nameOn(place: HTMLElement): void {
         const { name, n } = this.seat;
         element('.name-real', place).textContent = name;

@@ -200,6 +200,8 @@ export class AskPanel {
         this.asking = asking;
         const chosen = this.chosen.tiles.map(({ seat }) => seat.id);
         const seconds = this.value('seconds');
+        const words = element<HTMLInputElement>('#ask-words');
+        const written = words.value;
         element('#ask-problem').textContent = '';
         try {
             const body = async (): Promise<unknown> => ({
@@ -224,8 +226,11 @@ export class AskPanel {
                 // They are seen as they are drawn.
                 this.desk.bus.tell('wanted', drawings);
             }
-            element<HTMLInputElement>('#ask-words').value = '';
-            element<HTMLDetailsElement>('#ask-own').open = false;
+            // What was written since stays.
+            if (words.value === written) {
+                words.value = '';
+                element<HTMLDetailsElement>('#ask-own').open = false;
+            }
             // The answers come in at the top.
             element('#ask').scrollIntoView({ block: 'start' });
             this.refresh(0);

@@ -141,7 +141,9 @@ export class Commands {
     private async submit(form: HTMLFormElement): Promise<void> {
         const body = fieldsOf(form);
         const done = await this.run(present(form.dataset.post), body, form.dataset.then);
-        if (done && form.dataset.live === undefined) {
+        // What was written since stays.
+        const isSame = JSON.stringify(fieldsOf(form)) === JSON.stringify(body);
+        if (done && isSame && form.dataset.live === undefined) {
             form.closest('dialog')?.close();
             form.querySelectorAll<HTMLTextAreaElement>('textarea').forEach((field) => {
                 field.value = '';

@@ -20,6 +20,8 @@ export class HandOutForm {
     private readonly form = element<HTMLFormElement>('#handout-form');
     private readonly words = element<HTMLTextAreaElement>('#handout-words');
     private drafted = false;
+    /** How often it was opened, or something in it changed. */
+    private touched = 0;
     private busy = false;
     /** What was uploaded for this file and page of it; asked for once. */
     private uploaded: { of: string; asset: Promise<{ asset: string }> } | null = null;
@@ -36,6 +38,7 @@ export class HandOutForm {
         const open = (): void => this.open();
         desk.actions.add({ 'hand-out': open, 'hand-out-one': open }, { 'hand-out': open });
         this.form.addEventListener('input', (event) => {
+            this.touched++;
             this.drafted ||= (event.target as Element).closest('[data-for="words"]') !== null;
             this.sayEffect();
             this.preview.refresh();
@@ -52,13 +55,13 @@ export class HandOutForm {
     /** To those who are chosen, where some are; otherwise as it was left. */
     private open(): void {
         const { closeUp, chosen } = this.looking;
+        this.touched++;
         this.desk.drawer.open('handout', false);
         this.show(closeUp.isOpen || !chosen.isEmpty ? this.looking.meant.map(({ seat }) => seat.id) : []);
     }
 
     private done(sentence: string, undo?: Told['undo']): void {
-        const { bands, commands, drawer, say, words } = this.desk;
-        drawer.close();
+        const { bands, commands, say, words } = this.desk;
         if (sentence !== '') {
             say(sentence, undo && { word: words.undo, press: () => void commands.run(undo.address, undo.body) });
         }
@@ -101,10 +104,15 @@ export class HandOutForm {
             return;
         }
         this.busy = true;
+        const { touched } = this;
         try {
             // Whoever presses “Undo” in this moment means this, and not what was done before it.
             this.desk.say('');
             await (this.value('what') === 'words' ? this.giveWords() : this.giveWork());
+            // What was opened or written since stays.
+            if (touched === this.touched && this.desk.drawer.panel === 'handout') {
+                this.desk.drawer.close();
+            }
         } catch (problem) {
             this.say(reasonOf(problem, this.desk.words));
         } finally {
@@ -113,8 +121,9 @@ export class HandOutForm {
     }
 
     private async giveWords(): Promise<void> {
+        const { value } = this.words;
         const told = await sendForm<Partial<Told> | undefined>(this.form.action, new FormData(this.form));
-        this.drafted = false;
+        this.drafted &&= value !== this.words.value;
         this.done(told?.said ?? '', told?.undo);
     }
 

@@ -215,7 +215,7 @@ export class Lead {
         frame.dataset.ready = answer.canvas;
     }
 
-    /** What is in it does nothing meanwhile. It stays before the grid itself, so that no press goes through to a tile. */
+    /** What is in it does nothing meanwhile. It stays before the grid itself: no press goes through to a tile. */
     private wait(isWaiting: boolean): void {
         this.root.ariaBusy = String(isWaiting);
         for (const part of this.root.children) {

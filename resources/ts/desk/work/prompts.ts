@@ -34,5 +34,5 @@ export function listenToPrompts(desk: Desk, canvases: Canvases, closeUp: CloseUp
         },
         { gather: () => gather(store.now.looking) },
     );
-    document.body.addEventListener('crag:handed-out', () => drawer.close());
+    document.body.addEventListener('crag:handed-out', () => drawer.panel === 'tools' && drawer.close());
 }

@@ -589,7 +589,7 @@ final class DeskTest extends BrowserTestCase
             and live_session_id = (select id from live_sessions order by rowid desc limit 1)";
         $this->teacher->until(fn (): bool => is_string($this->sql($drawn)), 'what is drawn over it');
         self::assertSame($first, $this->sql($drawn));
-        self::assertSame('1', $this->teacher->find('#talking-which [aria-pressed=true]')->getAttribute('data-n'));
+        $this->teacher->find('#talking-which [data-n="1"][aria-pressed=true]');
         self::assertSame([], $this->teacher->complaints());
     }
 

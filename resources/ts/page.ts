@@ -13,6 +13,13 @@ export function element<E extends HTMLElement = HTMLElement>(selector: string, w
     return found;
 }
 
+/** What was sent goes from its field; what was written there since stays. */
+export function clearSent(field: HTMLInputElement | HTMLTextAreaElement, sent: string): void {
+    if (field.value === sent) {
+        field.value = '';
+    }
+}
+
 /**
  * A sentence with its `:name` places filled in, as the server's translations write them. One for a single thing and
  * one for more stand with a bar between, and `n` says how many there are.

@@ -214,3 +214,44 @@ test('two presses on “next” lead two prompts on', async () => {
     assert.deepEqual(turned, ['p2', 'p3']);
     vi.unstubAllGlobals();
 });
+
+test('what was sent goes from its field, what was written since stays, and what is offered is what was there then', async () => {
+    const answers: (() => void)[] = [];
+    const sent: unknown[] = [];
+    vi.stubGlobal('fetch', (_address: string, init: RequestInit) => {
+        sent.push(JSON.parse(String(init.body)));
+        return new Promise<Response>((then) =>
+            answers.push(() => then(new Response(JSON.stringify({ own: own({}, { hand: true }) })))),
+        );
+    });
+    const press = (window: string): void => {
+        document
+            .querySelector<HTMLFormElement>(`${window} form`)!
+            .dispatchEvent(new Event('submit', { cancelable: true }));
+    };
+    const hand = document.querySelector<HTMLTextAreaElement>('#hand-words')!;
+    const offer = document.querySelector<HTMLInputElement>('#offer-words')!;
+    page.take(room(), own(), true);
+    hand.value = 'Which end?';
+    press('#hand-window');
+    await vi.advanceTimersByTimeAsync(0);
+    hand.value = 'And where is the pivot?';
+    answers.shift()!();
+    await vi.advanceTimersByTimeAsync(0);
+    assert.equal(hand.value, 'And where is the pivot?');
+    press('#hand-window');
+    await vi.advanceTimersByTimeAsync(0);
+    answers.shift()!();
+    await vi.advanceTimersByTimeAsync(0);
+    assert.equal(hand.value, '');
+    // The work is still on its way to the server when the next words are written.
+    offer.value = 'My way';
+    press('#offer-window');
+    offer.value = 'Another way';
+    await vi.advanceTimersByTimeAsync(0);
+    answers.shift()!();
+    await vi.advanceTimersByTimeAsync(0);
+    assert.deepEqual(sent.at(-1), { canvas: 'c', page: '', cut: null, words: 'My way' });
+    assert.equal(offer.value, 'Another way');
+    vi.unstubAllGlobals();
+});

@@ -2,7 +2,7 @@ import { KINDS, type Construct, type ElementKind, type Plot } from '../canvas/mo
 import type { KindWords } from '../canvas/model/construct/inwords';
 import type { Workbench } from '../canvas/workbench';
 import { post, reasonOf } from '../live/http';
-import { element } from '../page';
+import { clearSent, element } from '../page';
 import { present } from '../present';
 import type { BenchWords } from '../protocol/words';
 
@@ -78,7 +78,7 @@ async function plot(bench: Workbench, field: HTMLInputElement, address: string):
             return;
         }
         bench.constructs.plot(graph);
-        field.value = field.value === line ? '' : field.value;
+        clearSent(field, line);
     } catch (problem) {
         bench.say(reasonOf(problem, bench.words));
     }

@@ -1,5 +1,5 @@
 import { post, reasonOf, sendFile } from '../live/http';
-import { element } from '../page';
+import { clearSent, element } from '../page';
 import { present } from '../present';
 import type { AskedCard, Card } from '../protocol/cards';
 import type { Words } from '../protocol/words';
@@ -138,10 +138,11 @@ export class RunCards {
 
     private async take(): Promise<void> {
         const field = element<HTMLTextAreaElement>('[data-cards="lines"]', this.root);
+        const lines = field.value;
         try {
-            const { cards } = await post<{ cards: Card[] }>(`${this.settings.address}/cards`, { lines: field.value });
+            const { cards } = await post<{ cards: Card[] }>(`${this.settings.address}/cards`, { lines });
             this.list.append(...cards.map((card) => this.item(card)));
-            field.value = '';
+            clearSent(field, lines);
             this.tell();
             element('[data-card="words"]', present(this.list.lastElementChild) as HTMLElement).focus();
         } catch (problem) {

@@ -7,7 +7,7 @@ import { HttpProblem, isSlow, post } from '../live/http';
 import { InOrder } from '../live/inorder';
 import { bytesAMinute } from '../live/meter';
 import { chime, TimerFace } from '../live/timer';
-import { element, fill } from '../page';
+import { clearSent, element, fill } from '../page';
 import { Letters } from './letters';
 import { present } from '../present';
 
@@ -233,9 +233,7 @@ export class RoomPage {
         mountWindow('#hand-window', () => {
             const field = element<HTMLTextAreaElement>('#hand-words');
             const words = field.value;
-            void this.ask('hand', () => ({ up: true, words })).then((done) => {
-                field.value = done ? '' : field.value;
-            });
+            void this.ask('hand', () => ({ up: true, words })).then((done) => done && clearSent(field, words));
         });
         element('#send').addEventListener('click', () => void this.send());
         element('#other-device').addEventListener('click', () => {
@@ -269,17 +267,15 @@ export class RoomPage {
     }
 
     private async offer(): Promise<void> {
-        const words = element<HTMLInputElement>('#offer-words');
+        const field = element<HTMLInputElement>('#offer-words');
+        const words = field.value;
         const isPart = element<HTMLInputElement>('#offer-window input[name=part][value=seen]').checked;
+        const offered = { canvas: this.around.canvas(), ...this.around.seen(isPart), words };
         this.around.rest();
         await this.around.deliver();
         try {
-            await post(`${this.around.address}/offer`, {
-                canvas: this.around.canvas(),
-                ...this.around.seen(isPart),
-                words: words.value,
-            });
-            words.value = '';
+            await post(`${this.around.address}/offer`, offered);
+            clearSent(field, words);
             this.around.say(this.around.words.offered);
         } catch (problem) {
             this.tell(problem);

@@ -1,6 +1,6 @@
 import { HttpProblem, post, reasonOf, sendFile } from '../../live/http';
 import { TimerFace } from '../../live/timer';
-import { element, fill } from '../../page';
+import { clearSent, element, fill } from '../../page';
 import type { Chosen } from '../watch/chosen';
 import type { Desk } from '../shell/desk';
 import { present } from '../../present';
@@ -226,9 +226,8 @@ export class AskPanel {
                 // They are seen as they are drawn.
                 this.desk.bus.tell('wanted', drawings);
             }
-            // What was written since stays.
-            if (words.value === written) {
-                words.value = '';
+            clearSent(words, written);
+            if (words.value === '') {
                 element<HTMLDetailsElement>('#ask-own').open = false;
             }
             // The answers come in at the top.

@@ -127,7 +127,10 @@ final class DeskTest extends BrowserTestCase
         $before = $below();
         $this->people['Tamsin']->draw('.page-paper', [[0.2, 0.8], [0.6, 0.9]]);
         $this->teacher->until(fn (): bool => $below() > $before, 'their ink');
-        self::assertSame($below(), $this->inked($this->teacher, '#closeup-page-frame'), 'nothing of it among the notes');
+        $this->teacher->until(
+            fn (): bool => $below() === $this->inked($this->teacher, '#closeup-page-frame'),
+            'nothing of it among the notes',
+        );
         // Escape puts the pen down, and then the canvas.
         $this->teacher->press(self::ESCAPE)->press(self::ESCAPE);
         self::assertSame([], $this->teacher->all('#closeup:not([hidden])'));
@@ -170,6 +173,10 @@ final class DeskTest extends BrowserTestCase
         $this->teacher->press('v');
         $this->people['Tamsin']->draw('.page-paper', [[0.2, 0.7], [0.6, 0.8]]);
         $this->teacher->until(fn (): bool => $dry() > $before, 'the stroke on the tile');
+        $this->teacher->until(
+            fn (): bool => $this->teacher->run('return window.heldAnswers.length') === 2,
+            'both logs',
+        );
         self::letAnswersGo($this->teacher);
         $this->teacher->find('#compare[data-ready]');
         $all = $this->atStep(2);
@@ -489,19 +496,21 @@ final class DeskTest extends BrowserTestCase
         $other = $this->join('Quill', $this->code);
         $this->teacher->until(fn (): bool => count($this->teacher->all('.tile')) === 2, 'the tiles');
         $drawn = fn (int $n): int => $this->inked($this->teacher, ".tile:nth-child({$n}) .tile-page");
+        // Ink that is still under way is drawn a little otherwise.
+        $dry = fn (int $n): bool => $this->inked($this->teacher, ".tile:nth-child({$n}) .page-dry") > 0;
         $draws = function (Page $student, string $name, int $n): void {
             $student->draw('.page-paper', [[0.1 * $n, 0.2], [0.1 * $n, 0.6]]);
             $student->until(fn (): bool => $this->stored($name) === $n, "stroke {$n} of {$name}");
         };
         $draws($one, 'Percival', 1);
-        $this->teacher->until(fn (): bool => $drawn(1) > 0, 'the first stroke');
+        $this->teacher->until(fn (): bool => $dry(1), 'the first stroke');
         $first = $drawn(1);
         $this->teacher->run('document.querySelector(".tile-open").click()');
         $this->teacher->find('#closeup-page-frame[data-ready]');
         $this->teacher->click('#hold-one')->waitForText('#held', '1 held since');
         $draws($one, 'Percival', 2);
         $draws($other, 'Quill', 1);
-        $this->teacher->press(self::ESCAPE)->until(fn (): bool => $drawn(2) > 0, 'the other goes on');
+        $this->teacher->press(self::ESCAPE)->until(fn (): bool => $dry(2), 'the other goes on');
         $second = $drawn(2);
         self::assertSame($first, $drawn(1));
         self::assertTrue($this->teacher->find('.tile-held')->isDisplayed());

@@ -112,7 +112,7 @@ final class StudentPageTest extends BrowserTestCase
     {
         $student = $this->comeIn(390, 844);
         $student->click('[data-writing=open]')->find('.has-writing');
-        self::assertSame(100, $this->zoom($student), 'beside it the page is seen whole');
+        $student->until(fn (): bool => $this->zoom($student) === 100, 'the page to be seen whole beside it');
         $left = 'return parseFloat(document.querySelector(".writing-mark").style.left)';
         $student->draw('.writing-page', [[0.1, 0.4], [0.15, 0.6], [0.2, 0.4]], 'touch');
         $this->steps($student, 1);
@@ -136,7 +136,7 @@ final class StudentPageTest extends BrowserTestCase
         $student->find('#page-frame[data-ready]');
         $student->find('.has-writing');
         $student->click('[data-writing=close]');
-        self::assertSame(250, $this->zoom($student));
+        $student->until(fn (): bool => $this->zoom($student) === 250, 'the page as large as before');
     }
 
     public function test_a_tall_page_is_tall_for_everybody(): void

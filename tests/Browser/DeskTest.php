@@ -88,7 +88,7 @@ final class DeskTest extends BrowserTestCase
         $this->teacher->press('f')->find('#lead[aria-busy=true]');
         $this->teacher->press('f')->click('#rail-1')->find('#rail-1[aria-pressed=true]');
         $this->teacher->press('f')->find('#lead[aria-busy=false]:not([hidden])');
-        self::letAnswersGo($this->teacher);
+        self::letAnswersGo($this->teacher, true);
         self::assertGreaterThan(0, $this->inked($this->teacher, '#lead .page-frame'), 'the first prompt\'s');
         $this->teacher->press('f')->click('#rail-2')->find('#rail-2[aria-pressed=true]');
         $this->teacher->press('f')->find('#lead[aria-busy=true]');
@@ -143,6 +143,7 @@ final class DeskTest extends BrowserTestCase
         $this->teacher->click('#add-prompt-button')->type('#add-words', 'Brace it.')->click('#add-prompt .btn-go');
         $this->teacher->waitForText('#rail', 'Brace it.')->click('#rail-2')->find('#grid[data-ready]');
         $this->teacher->press('g');
+        $this->teacher->waitForText('#rail-2', 'students are here');
         $this->people['Wren']->waitForText('#prompt-line', 'Brace it.');
         $this->people['Wren']->draw('.page-paper', [[0.3, 0.6], [0.6, 0.6]]);
         $this->people['Wren']->waitForText('#saved', 'Saved');
@@ -177,7 +178,7 @@ final class DeskTest extends BrowserTestCase
             fn (): bool => $this->teacher->run('return window.heldAnswers.length') === 2,
             'both logs',
         );
-        self::letAnswersGo($this->teacher);
+        self::letAnswersGo($this->teacher, true);
         $this->teacher->find('#compare[data-ready]');
         $all = $this->atStep(2);
         self::assertLessThan($all, $this->atStep(1), 'the second stroke');
@@ -611,7 +612,7 @@ final class DeskTest extends BrowserTestCase
         $held = fn (int $n): bool => $this->teacher->run('return window.heldAnswers.length') === $n;
         $this->teacher->until(fn (): bool => $held(1), 'the replay to be asked for');
         $this->teacher->press(self::RIGHT)->waitForText('#closeup-name', 'Wren');
-        self::letAnswersGo($this->teacher);
+        self::letAnswersGo($this->teacher, true);
         $before = $this->inked($this->teacher, '#closeup-page-frame');
         $this->people['Wren']->draw('.page-paper', [[0.2, 0.7], [0.6, 0.8]]);
         $this->teacher->until(fn (): bool => $this->inked($this->teacher, '#closeup-page-frame') > $before, 'their ink');
@@ -636,7 +637,7 @@ final class DeskTest extends BrowserTestCase
         $this->teacher->press('h')->type('#handout-words', 'Brace it.')->click('#handout .btn-go');
         $this->people['Tamsin']->waitForText('#prompt-line', 'Brace it.');
         $this->teacher->press(self::ESCAPE)->press('h')->type('#handout-words', 'Now load it.');
-        self::letAnswersGo($this->teacher);
+        self::letAnswersGo($this->teacher, true);
         // The next can be handed out once the one before has its answer.
         $next = fn (): bool => $this->teacher->run(
             'document.querySelector("#handout .btn-go").click(); return window.heldAnswers.length > 0',
@@ -647,7 +648,7 @@ final class DeskTest extends BrowserTestCase
         // Another panel open meanwhile.
         $this->teacher->run('document.activeElement.blur()');
         $this->teacher->press('d');
-        self::letAnswersGo($this->teacher);
+        self::letAnswersGo($this->teacher, true);
         $this->teacher->until($next, 'the answer to be taken');
         self::assertSame('door', $open());
         self::assertSame([], $this->teacher->complaints());
@@ -661,7 +662,7 @@ final class DeskTest extends BrowserTestCase
         $isHeld = fn (): bool => $this->teacher->run('return window.heldAnswers.length') === 1;
         $this->teacher->until($isHeld, 'the first to be asked for');
         $this->teacher->press('d')->click('.seat-list li:nth-child(2) .seat-line');
-        self::letAnswersGo($this->teacher);
+        self::letAnswersGo($this->teacher, true);
         $this->teacher->until($isHeld, 'the second to be asked for');
         self::assertCount(0, $this->teacher->all('#talk-body > *'));
         self::letAnswersGo($this->teacher);

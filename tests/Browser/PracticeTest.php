@@ -77,7 +77,7 @@ final class PracticeTest extends BrowserTestCase
             'const n = document.querySelector("#practice-n"); n.value = 12;
             n.dispatchEvent(new Event("change", { bubbles: true }))',
         );
-        self::letAnswersGo($teacher);
+        self::letAnswersGo($teacher, true);
         $this->saved($teacher, '"n":12');
         self::assertSame('12', $teacher->run('return document.querySelector("#practice-n").value'));
         self::letAnswersGo($teacher);

@@ -51,6 +51,7 @@ final class SchoolsTest extends BrowserTestCase
         $teacher->visit(self::$crag->address().'/plans')->seen('.library-head');
 
         $admin->click('[aria-labelledby=school-export] .btn-outline-slate');
+        $admin->find('[aria-labelledby=school-export] :is([role=status], a[href$="export.zip"])');
         $admin->until(function () use ($admin): bool {
             $admin->driver->navigate()->refresh();
 

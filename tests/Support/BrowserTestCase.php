@@ -335,9 +335,10 @@ abstract class BrowserTestCase extends TestCase
             const [to] = arguments;
             const ask = window.fetch.bind(window);
             window.heldAnswers = [];
+            window.holdsAnswers = true;
             window.fetch = async (address, how) => {
                 const answer = await ask(address, how);
-                if (String(address).includes(to)) {
+                if (window.holdsAnswers && String(address).includes(to)) {
                     await new Promise((go) => window.heldAnswers.push(go));
                 }
                 return answer;
@@ -350,7 +351,10 @@ abstract class BrowserTestCase extends TestCase
             XMLHttpRequest.prototype.send = function (body) {
                 const { onload } = this;
                 if (this.isHeld && onload !== null) {
-                    this.onload = (event) => window.heldAnswers.push(() => onload.call(this, event));
+                    this.onload = (event) => {
+                        const go = () => onload.call(this, event);
+                        window.holdsAnswers ? window.heldAnswers.push(go) : go();
+                    };
                 }
                 send.call(this, body);
             };
@@ -360,12 +364,19 @@ abstract class BrowserTestCase extends TestCase
         );
     }
 
-    /** Those that are there, or the next one; later ones wait again. */
-    protected static function letAnswersGo(Page $page): void
+    /** Those that are there, or the next one; later ones do not wait any more, unless they are to be held on. */
+    protected static function letAnswersGo(Page $page, bool $holdOn = false): void
     {
         $page->until(
             static fn (): bool => $page->run(
-                'const held = window.heldAnswers.splice(0); held.forEach((go) => go()); return held.length > 0',
+                <<<'JS'
+                const held = window.heldAnswers.splice(0);
+                window.holdsAnswers = arguments[0] || held.length === 0;
+                held.forEach((go) => go());
+                return held.length > 0;
+                JS
+                ,
+                $holdOn,
             ) === true,
             'an answer',
         );

@@ -116,8 +116,8 @@ final class PracticeTest extends BrowserTestCase
         self::assertNotSame($asked($wren), $asked($ruan));
         $this->assertAccessible($wren, 'practice on a phone', '#prompt-sheet');
         // Each answers the first three of their own: all right, two right, and one a row too far.
-        $this->answer($wren, [0, 0, 0]);
-        $this->answer($ruan, [0, 0, 1]);
+        $this->answer($wren, true);
+        $this->answer($ruan, false);
         foreach (['Wren' => '3/12', 'Ruan' => '2/12'] as $name => $right) {
             $teacher->until(
                 fn (): bool => str_contains((string) $teacher->run(
@@ -157,28 +157,29 @@ final class PracticeTest extends BrowserTestCase
         return $page;
     }
 
-    /** @param  list<int>  $rows  by how many rows of the table each answer is off */
-    private function answer(Page $page, array $rows): void
+    /** The first three tasks. One answer is a row too far, where it is plain in which table. */
+    private function answer(Page $page, bool $allRight): void
     {
-        foreach ($rows as $i => $off) {
-            $page->run(
-                <<<'JS'
-                const [i, off] = arguments;
-                const question = document.querySelectorAll('#questions .question')[i];
-                const source = question.querySelector('[data-words]').dataset.words.match(/(\d+)\D+(\d+)/);
-                const [a, b] = [Number(source[1]), Number(source[2])];
-                const table = [7, 8].includes(a) ? a : b;
-                const field = question.querySelector('input');
+        $page->run(
+            <<<'JS'
+            const [allRight] = arguments;
+            const isTable = (factor) => [7, 8].includes(factor);
+            const tasks = [...document.querySelectorAll('#questions .question')].slice(0, 3).map((question) => {
+                const [, a, b] = question.querySelector('[data-words]').dataset.words.match(/(\d+)\D+(\d+)/).map(Number);
+                return { field: question.querySelector('input'), a, b };
+            });
+            const off = allRight ? undefined : tasks.find(({ a, b }) => isTable(a) !== isTable(b));
+            for (const task of tasks) {
+                const { field, a, b } = task;
                 field.focus();
-                field.value = String(a * b + off * table);
+                field.value = String(a * b + (task === off ? (isTable(a) ? a : b) : 0));
                 field.dispatchEvent(new Event('input', { bubbles: true }));
                 field.dispatchEvent(new Event('change', { bubbles: true }));
                 field.blur();
-                JS
-                ,
-                $i,
-                $off,
-            );
-        }
+            }
+            JS
+            ,
+            $allRight,
+        );
     }
 }

@@ -151,6 +151,10 @@ export class MathsWindow {
         const isWritten = document.activeElement === this.keys;
         try {
             const { outlineOf } = await import('../drawing/mathjax');
+            // What was written since is drawn by itself, and its outline is no other's.
+            if (source !== this.field.value.trim()) {
+                return;
+            }
             this.outline = source === '' ? null : outlineOf(source);
             this.say('');
             this.show(isWritten && this.editor.source === source ? outlineOf(this.editor.shown) : this.outline);

@@ -195,3 +195,27 @@ test('a desk that could not be refreshed says since when, once, until it can aga
     assert.equal(place.hidden, true);
     vi.useRealTimers();
 });
+
+test('a message goes from its field, and what was written since stays', async () => {
+    document.body.innerHTML += `<form data-post="/desk/1/hand"><input type="hidden" name="seat" value="s1">
+        <textarea name="words">Look at the pivot.</textarea></form>`;
+    const form = document.querySelector('form')!;
+    const words = document.querySelector('textarea')!;
+    const send = (): boolean => form.dispatchEvent(new Event('submit', { bubbles: true, cancelable: true }));
+    send();
+    words.value = 'And at the other end.';
+    await settle();
+    assert.equal(words.value, 'And at the other end.');
+    send();
+    // The server writes around it meanwhile.
+    document.querySelector<HTMLInputElement>('[name=seat]')!.value = 's2';
+    await settle();
+    assert.equal(words.value, '');
+    assert.deepEqual(
+        sent.map(({ body }) => body),
+        [
+            { seat: 's1', words: 'Look at the pivot.' },
+            { seat: 's1', words: 'And at the other end.' },
+        ],
+    );
+});

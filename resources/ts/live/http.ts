@@ -66,6 +66,22 @@ async function ask<T>(
 }
 
 export const get = <T>(address: string): Promise<T> => ask<T>('GET', address);
+export const post = <T>(address: string, body: unknown): Promise<T> => ask<T>('POST', address, JSON.stringify(body));
+/** Goes out even though the page goes away; nobody waits for an answer. */
+export const postAndLeave = (address: string, body: unknown): void => {
+    void fetch(address, {
+        method: 'POST',
+        keepalive: true,
+        headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token() },
+        body: JSON.stringify(body),
+    }).catch(() => undefined);
+};
+/** A form with files, as browsers send forms. */
+export const sendForm = <T>(address: string, form: FormData): Promise<T> => ask<T>('POST', address, form, '', 90_000);
+/** A file as it is; its kind is found from its bytes. */
+export const sendFile = <T>(address: string, file: Blob): Promise<T> =>
+    ask<T>('POST', address, file, 'application/octet-stream', 90_000);
+
 /** Where there was no answer it is asked again after so long. */
 const AGAIN_MS = 2000;
 
@@ -95,18 +111,3 @@ export async function getWhile<T>(
     }
     return null;
 }
-export const post = <T>(address: string, body: unknown): Promise<T> => ask<T>('POST', address, JSON.stringify(body));
-/** Goes out even though the page goes away; nobody waits for an answer. */
-export const postAndLeave = (address: string, body: unknown): void => {
-    void fetch(address, {
-        method: 'POST',
-        keepalive: true,
-        headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token() },
-        body: JSON.stringify(body),
-    }).catch(() => undefined);
-};
-/** A form with files, as browsers send forms. */
-export const sendForm = <T>(address: string, form: FormData): Promise<T> => ask<T>('POST', address, form, '', 90_000);
-/** A file as it is; its kind is found from its bytes. */
-export const sendFile = <T>(address: string, file: Blob): Promise<T> =>
-    ask<T>('POST', address, file, 'application/octet-stream', 90_000);

@@ -3,6 +3,7 @@ import { HttpProblem, post } from '../../live/http';
 import { InOrder } from '../../live/inorder';
 import { Toggle } from '../../live/toggle';
 import type { Notice } from '../../live/notice';
+import { clearSent } from '../../page';
 import { present } from '../../present';
 
 interface Told {
@@ -140,14 +141,14 @@ export class Commands {
 
     private async submit(form: HTMLFormElement): Promise<void> {
         const body = fieldsOf(form);
+        const written = [...form.querySelectorAll('textarea')].map((field) => ({ field, sent: field.value }));
         const done = await this.run(present(form.dataset.post), body, form.dataset.then);
-        // What was written since stays.
-        const isSame = JSON.stringify(fieldsOf(form)) === JSON.stringify(body);
-        if (done && isSame && form.dataset.live === undefined) {
-            form.closest('dialog')?.close();
-            form.querySelectorAll<HTMLTextAreaElement>('textarea').forEach((field) => {
-                field.value = '';
-            });
+        if (done && form.dataset.live === undefined) {
+            // A window that was opened for something else since stays.
+            if (JSON.stringify(fieldsOf(form)) === JSON.stringify(body)) {
+                form.closest('dialog')?.close();
+            }
+            written.forEach(({ field, sent }) => clearSent(field, sent));
         }
     }
 }

@@ -155,6 +155,12 @@ final class ReachTest extends BrowserTestCase
         $teacher->press('j')->find('.lineup-entry');
         $teacher->press(']')->press('s')->click('#talking-button')->find('#talking [data-ready]');
         $this->assertAccessible($teacher, 'drawing over what is shown', '#talking');
+        // axe passes over a text of one letter.
+        $colours = 'const letter = document.querySelector("[aria-pressed=true] > .lineup-letter");'.
+            'return [letter, letter.closest(".chip")].map((one) => getComputedStyle(one).color)';
+        $teacher->find('.lineup-entry [aria-pressed=true]');
+        [$letter, $chip] = (array) $teacher->run($colours);
+        self::assertSame($chip, $letter, 'a letter is as easy to read as the name beside it');
         $screen->find('.shown-frame');
         $this->assertAccessible($screen, 'showcase');
         $teacher->press('u')->press('a');
